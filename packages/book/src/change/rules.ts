@@ -1,0 +1,91 @@
+import { fieldsOf, KIND_LABELS, KINDS_WITH_UNIQUE_NAMES, referrersTo, type Kind } from '../kinds.js';
+import { unitOfMeasure, compareDecimalText } from '../fields/index.js';
+import { problem, type Problem } from '../problem/index.js';
+import type { BillLine, Product } from '../production/index.js';
+import type { PricePoint } from '../selling/index.js';
+import { findLoop } from './find-loop.js';
+import { fieldValue, type BookReader, type StoredRow, type Write } from './stored-row.js';
+
+/** How a row is called in a sentence: by its name where it has one, else by its kind. */
+export function rowLabel(kind: Kind, row: object): string {
+  const name = fieldValue(row, 'name');
+  return typeof name === 'string' && name !== '' ? name : `this ${KIND_LABELS[kind]}`;
+}
+
+/** The rules that reach beyond one row, held against the book as the change leaves it. */
+export function ruleProblems(book: BookReader, write: Write): Problem[] {
+  const { kind, after } = write;
+  if (kind === 'settings' && (write.before === null || after === null)) {
+    return [problem('settings-stay', { kind, rowId: write.id })];
+  }
+  if (after === null) return stillUsed(book, kind, write.before as StoredRow);
+  return [
+    ...missingReferences(book, kind, after),
+    ...takenName(book, kind, after),
+    ...(kind === 'billLine' ? billLineProblems(book, after as StoredRow<'billLine'>) : []),
+    ...(kind === 'product' ? yieldProblems(after as Product) : []),
+    ...(kind === 'pricePoint' ? secondPrice(book, after as PricePoint) : []),
+  ];
+}
+
+function missingReferences(book: BookReader, kind: Kind, row: StoredRow): Problem[] {
+  return fieldsOf(kind)
+    .filter((field) => field.target !== undefined)
+    .filter((field) => {
+      const id = fieldValue(row, field.name);
+      return typeof id === 'string' && book.row(field.target as Kind, id) === undefined;
+    })
+    .map((field) =>
+      problem('unknown-reference', {
+        kind,
+        rowId: row.id,
+        field: field.name,
+        values: { label: field.label, target: KIND_LABELS[field.target as Kind] },
+      }),
+    );
+}
+
+function stillUsed(book: BookReader, kind: Kind, removed: StoredRow): Problem[] {
+  for (const referrer of referrersTo(kind)) {
+    const user = book.rowsWith(referrer.kind, referrer.field, removed.id)[0];
+    if (user === undefined) continue;
+    const owner = 'productId' in user ? book.row('product', user.productId) : undefined;
+    const userLabel = owner ? rowLabel('product', owner) : rowLabel(referrer.kind, user);
+    return [problem('still-used', { kind, rowId: removed.id, values: { name: rowLabel(kind, removed), user: userLabel } })];
+  }
+  return [];
+}
+
+function takenName(book: BookReader, kind: Kind, row: StoredRow): Problem[] {
+  if (!KINDS_WITH_UNIQUE_NAMES.includes(kind)) return [];
+  const name = fieldValue(row, 'name') as string;
+  const taken = book.rowsWith(kind, 'name', name).some((other) => other.id !== row.id);
+  return taken ? [problem('name-taken', { kind, rowId: row.id, field: 'name', values: { kind: KIND_LABELS[kind], name } })] : [];
+}
+
+function billLineProblems(book: BookReader, line: BillLine): Problem[] {
+  if ((line.materialId === null) === (line.componentId === null)) {
+    return [problem('line-needs-one-item', { kind: 'billLine', rowId: line.id, field: 'materialId' })];
+  }
+  if (line.componentId === null) return [];
+  const loop = findLoop(line.productId, (productId) =>
+    book.rowsWith('billLine', 'productId', productId).flatMap((row) => (row as StoredRow<'billLine'>).componentId ?? []),
+  );
+  if (loop === null) return [];
+  const names = loop.map((id) => rowLabel('product', book.row('product', id) ?? {})).join(' → ');
+  return [problem('component-loop', { kind: 'billLine', rowId: line.id, field: 'componentId', values: { loop: names } })];
+}
+
+function yieldProblems(product: Product): Problem[] {
+  const counted = unitOfMeasure(product.outputUnit)?.dimension === 'count';
+  return counted && compareDecimalText(product.yieldPercent, '100') > 0
+    ? [problem('yield-over-100', { kind: 'product', rowId: product.id, field: 'yieldPercent' })]
+    : [];
+}
+
+function secondPrice(book: BookReader, point: PricePoint): Problem[] {
+  const second = book
+    .rowsWith('pricePoint', 'productId', point.productId)
+    .some((other) => other.id !== point.id && (other as StoredRow<'pricePoint'>).channelId === point.channelId);
+  return second ? [problem('price-exists', { kind: 'pricePoint', rowId: point.id, field: 'channelId' })] : [];
+}

@@ -1,0 +1,22 @@
+import { BOOK_FILE_VERSION, type BookFile } from '../file/index.js';
+import { KIND_NAMES, type Kind } from '../kinds.js';
+
+/** Builds the rows of an invented book, with ids that stay the same from one build to the next. */
+export interface BookBuilder {
+  add(kind: Kind, fields: Record<string, unknown>): string;
+  file(): BookFile;
+}
+
+export function bookBuilder(): BookBuilder {
+  const rows = Object.fromEntries(KIND_NAMES.map((kind) => [kind, [] as Record<string, unknown>[]])) as Record<Kind, Record<string, unknown>[]>;
+  let count = 0;
+  return {
+    add(kind, fields) {
+      count += 1;
+      const id = `0192f000-0000-7000-8000-${count.toString(16).padStart(12, '0')}`;
+      rows[kind].push({ id, ...fields });
+      return id;
+    },
+    file: () => ({ format: 'nuvar-book', version: BOOK_FILE_VERSION, rows }),
+  };
+}

@@ -1,0 +1,2 @@
+export { bookBuilder, type BookBuilder } from './demo-book.js';
+export { quillfernPottery } from './quillfern.js';

@@ -1,0 +1,151 @@
+import {
+  IsBoolean,
+  IsIn,
+  IsISO4217CurrencyCode,
+  IsInt,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  ValidateBy,
+  ValidateIf,
+  type ValidationOptions,
+} from 'class-validator';
+import { compareDecimalText, isDecimalText } from './decimal-text.js';
+import { UNIT_CODES } from './units.js';
+
+/**
+ * What is known about a field beside its TypeScript type. One decorator states the validation and this description, so
+ * that forms, storage, the JSON Schema and error sentences all read the same fact.
+ */
+export interface FieldSpec {
+  readonly name: string;
+  readonly label: string;
+  readonly type: 'text' | 'decimal' | 'integer' | 'choice' | 'reference' | 'unit' | 'currency' | 'day' | 'flag';
+  readonly nullable: boolean;
+  readonly choices?: readonly string[];
+  /** For a reference: the kind of row that it points to, and whether this row goes when that one is removed. */
+  readonly target?: string;
+  readonly goesWithTarget?: boolean;
+}
+
+interface FieldOptions {
+  readonly label: string;
+  readonly nullable?: boolean;
+}
+
+const SPECS = new Map<unknown, FieldSpec[]>();
+
+/** The fields that a row class declares, its own after those it inherits. */
+export function declaredFields(rowClass: { prototype: object }): readonly FieldSpec[] {
+  const inherited = Object.getPrototypeOf(rowClass.prototype) as object | null;
+  const above = inherited && inherited !== Object.prototype ? declaredFields({ prototype: inherited }) : [];
+  return [...above, ...(SPECS.get(rowClass.prototype) ?? [])];
+}
+
+type Check = (options: ValidationOptions) => PropertyDecorator;
+
+function field(spec: Omit<FieldSpec, 'name' | 'nullable'>, options: FieldOptions, checks: readonly Check[]): PropertyDecorator {
+  return (target, property) => {
+    const nullable = options.nullable ?? false;
+    SPECS.set(target, [...(SPECS.get(target) ?? []), { ...spec, name: String(property), nullable }]);
+    if (nullable) ValidateIf((_row, value) => value !== null)(target, property);
+    for (const check of checks) check({})(target, property);
+  };
+}
+
+const check = (name: string, message: string, passes: (value: unknown) => boolean): Check => {
+  return (options) => ValidateBy({ name, validator: { validate: passes, defaultMessage: () => message } }, options);
+};
+
+/** A short name that has to be there. */
+export const Name = (options: FieldOptions) =>
+  field({ type: 'text', label: options.label }, options, [
+    check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
+    check('notEmpty', `${options.label} cannot be empty.`, (value) => typeof value !== 'string' || value.trim() !== ''),
+    (more) => MaxLength(120, { ...more, message: `${options.label} can have at most 120 characters.` }),
+    check('trimmed', `${options.label} cannot begin or end with a space.`, (value) => typeof value !== 'string' || value === value.trim()),
+  ]);
+
+/** A longer text that may be empty. */
+export const Text = (options: FieldOptions) =>
+  field({ type: 'text', label: options.label }, options, [
+    check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
+    (more) => MaxLength(2000, { ...more, message: `${options.label} can have at most 2,000 characters.` }),
+  ]);
+
+interface DecimalOptions extends FieldOptions {
+  /** Smallest value allowed. */
+  readonly from?: string;
+  /** Largest value allowed. */
+  readonly to?: string;
+  /** The value must be greater than this. */
+  readonly above?: string;
+  /** The value must be less than this. */
+  readonly below?: string;
+}
+
+/** A decimal string within stated bounds. */
+export function DecimalText(options: DecimalOptions): PropertyDecorator {
+  const { label, from, to, above, below } = options;
+  const passesIf = (test: (value: string) => boolean) => (value: unknown) => !isDecimalText(value) || test(value);
+  const checks: Check[] = [
+    check('decimalText', `${label} must be a plain decimal such as "12.50".`, isDecimalText),
+  ];
+  if (from !== undefined) checks.push(check('atLeast', `${label} cannot be less than ${from}.`, passesIf((value) => compareDecimalText(value, from) >= 0)));
+  if (to !== undefined) checks.push(check('atMost', `${label} cannot be more than ${to}.`, passesIf((value) => compareDecimalText(value, to) <= 0)));
+  if (above !== undefined) checks.push(check('moreThan', `${label} must be more than ${above}.`, passesIf((value) => compareDecimalText(value, above) > 0)));
+  if (below !== undefined) checks.push(check('lessThan', `${label} must be less than ${below}.`, passesIf((value) => compareDecimalText(value, below) < 0)));
+  return field({ type: 'decimal', label }, options, checks);
+}
+
+/** A whole number within stated bounds. */
+export const WholeNumber = (options: FieldOptions & { from: number; to: number }) =>
+  field({ type: 'integer', label: options.label }, options, [
+    (more) => IsInt({ ...more, message: `${options.label} must be a whole number.` }),
+    (more) => Min(options.from, { ...more, message: `${options.label} cannot be less than ${options.from}.` }),
+    (more) => Max(options.to, { ...more, message: `${options.label} cannot be more than ${options.to}.` }),
+  ]);
+
+/** One of a few named choices. */
+export const Choice = (choices: readonly string[], options: FieldOptions) =>
+  field({ type: 'choice', label: options.label, choices }, options, [
+    (more) => IsIn([...choices], { ...more, message: `${options.label} must be one of: ${choices.join(', ')}.` }),
+  ]);
+
+/** A unit of measure that Nuvar knows. */
+export const UnitCode = (options: FieldOptions) =>
+  field({ type: 'unit', label: options.label }, options, [
+    (more) => IsIn([...UNIT_CODES], { ...more, message: `${options.label} is not a unit that is known here. Known are: ${UNIT_CODES.join(', ')}.` }),
+  ]);
+
+/** A currency by its ISO 4217 code. */
+export const CurrencyCode = (options: FieldOptions) =>
+  field({ type: 'currency', label: options.label }, options, [
+    check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
+    (more) => IsISO4217CurrencyCode({ ...more, message: `${options.label} must be a currency code such as EUR or USD.` }),
+  ]);
+
+const isDay = (value: unknown) =>
+  typeof value === 'string' &&
+  /^\d{4}-\d{2}-\d{2}$/.test(value) &&
+  !Number.isNaN(Date.parse(value)) &&
+  new Date(value).toISOString().startsWith(value);
+
+/** A calendar day, "2026-03-31". */
+export const Day = (options: FieldOptions) =>
+  field({ type: 'day', label: options.label }, options, [
+    check('day', `${options.label} must be a day such as 2026-03-31.`, isDay),
+  ]);
+
+/** Yes or no. */
+export const Flag = (options: FieldOptions) =>
+  field({ type: 'flag', label: options.label }, options, [
+    (more) => IsBoolean({ ...more, message: `${options.label} must be yes or no.` }),
+  ]);
+
+/** Points to another row of the same book. */
+export const Reference = (target: string, options: FieldOptions & { goesWithTarget: boolean }) =>
+  field({ type: 'reference', label: options.label, target, goesWithTarget: options.goesWithTarget }, options, [
+    (more) => IsUUID('all', { ...more, message: `${options.label} must be the id of a row.` }),
+  ]);

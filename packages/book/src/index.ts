@@ -1,0 +1,24 @@
+export * from './change/index.js';
+export {
+  compareDecimalText,
+  declaredFields,
+  isDecimalText,
+  UNITS,
+  UNIT_CODES,
+  unitOfMeasure,
+  unitsThatFit,
+  type Dimension,
+  type FieldSpec,
+  type UnitOfMeasure,
+} from './fields/index.js';
+export * from './file/index.js';
+export * from './kinds.js';
+export { newId } from './new-id.js';
+export * from './overhead/index.js';
+export * from './planning/index.js';
+export * from './problem/index.js';
+export * from './production/index.js';
+export * from './purchasing/index.js';
+export * from './selling/index.js';
+export { LOCALES, ROUNDING_MODES, Settings, type RoundingMode } from './settings.js';
+export { completeRow, validateRow } from './validate-row.js';

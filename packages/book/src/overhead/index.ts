@@ -1,0 +1,1 @@
+export { RunningCost, RHYTHMS, type Rhythm } from './running-cost.js';

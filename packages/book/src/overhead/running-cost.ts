@@ -1,0 +1,27 @@
+import { Choice, Day, DecimalText, Name, Row, WholeNumber } from '../fields/index.js';
+
+export const RHYTHMS = ['day', 'week', 'month', 'quarter', 'year', 'one-off'] as const;
+export type Rhythm = (typeof RHYTHMS)[number];
+
+/** A cost that comes whether or not anything is made: rent, insurance, a subscription, a repair. */
+export class RunningCost extends Row {
+  @Name({ label: 'Name' })
+  name!: string;
+
+  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
+  position = 0;
+
+  @DecimalText({ label: 'Amount', from: '0', to: '1000000000', nullable: true })
+  amount: string | null = null;
+
+  @Choice(RHYTHMS, { label: 'Comes every' })
+  rhythm: Rhythm = 'month';
+
+  /** For a one-off: the months over which it is spread. */
+  @WholeNumber({ label: 'Spread over months', from: 1, to: 1200, nullable: true })
+  months: number | null = null;
+
+  /** For a one-off: the day from which it counts. */
+  @Day({ label: 'Starts on', nullable: true })
+  startsOn: string | null = null;
+}

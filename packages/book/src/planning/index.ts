@@ -1,0 +1,1 @@
+export { CandidatePrice } from './candidate-price.js';

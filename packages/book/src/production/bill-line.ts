@@ -1,0 +1,33 @@
+import { Choice, DecimalText, Reference, Row, UnitCode, WholeNumber } from '../fields/index.js';
+
+export const BILL_LINE_BASES = ['batch', 'started unit', 'good unit'] as const;
+export type BillLineBasis = (typeof BILL_LINE_BASES)[number];
+
+/** One line of a product's bill of materials: so much of a material, or of another product. */
+export class BillLine extends Row {
+  @Reference('product', { label: 'Product', goesWithTarget: true })
+  productId!: string;
+
+  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
+  position = 0;
+
+  @Reference('material', { label: 'Material', goesWithTarget: false, nullable: true })
+  materialId: string | null = null;
+
+  @Reference('product', { label: 'Component', goesWithTarget: false, nullable: true })
+  componentId: string | null = null;
+
+  /** Net quantity: what ends up in the product. */
+  @DecimalText({ label: 'Quantity', from: '0', to: '1000000000', nullable: true })
+  quantity: string | null = null;
+
+  @UnitCode({ label: 'Unit' })
+  unit!: string;
+
+  @Choice(BILL_LINE_BASES, { label: 'Per' })
+  basis: BillLineBasis = 'started unit';
+
+  /** Share of the input that is lost. */
+  @DecimalText({ label: 'Loss', from: '0', below: '100' })
+  lossPercent = '0';
+}

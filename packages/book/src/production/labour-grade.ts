@@ -1,0 +1,21 @@
+import { DecimalText, Flag, Name, Row } from '../fields/index.js';
+
+/** A kind of work with its pay. The owner's own time is a grade too. */
+export class LabourGrade extends Row {
+  @Name({ label: 'Name' })
+  name!: string;
+
+  @DecimalText({ label: 'Wage per hour', from: '0', to: '100000', nullable: true })
+  wagePerHour: string | null = null;
+
+  /** What the employer pays on top of the wage, as a percentage of the wage. */
+  @DecimalText({ label: 'On-costs', from: '0', to: '1000' })
+  onCostPercent = '0';
+
+  /** Share of the paid time in which something is made. */
+  @DecimalText({ label: 'Productive share', above: '0', to: '100' })
+  productivePercent = '100';
+
+  @Flag({ label: "Owner's own time" })
+  ownersTime = false;
+}

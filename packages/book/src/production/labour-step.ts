@@ -1,0 +1,30 @@
+import { Choice, DecimalText, Name, Reference, Row, WholeNumber } from '../fields/index.js';
+
+export const LABOUR_TIME_BASES = ['minutes per batch', 'minutes per unit', 'units per hour'] as const;
+export type LabourTimeBasis = (typeof LABOUR_TIME_BASES)[number];
+
+/** One step of the work on a product. */
+export class LabourStep extends Row {
+  @Reference('product', { label: 'Product', goesWithTarget: true })
+  productId!: string;
+
+  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
+  position = 0;
+
+  @Name({ label: 'Step' })
+  name!: string;
+
+  @Reference('labourGrade', { label: 'Labour grade', goesWithTarget: false, nullable: true })
+  gradeId: string | null = null;
+
+  @Choice(LABOUR_TIME_BASES, { label: 'Stated as' })
+  timeBasis: LabourTimeBasis = 'minutes per unit';
+
+  /** Minutes per batch, minutes per started unit, or started units per hour, as the basis says. */
+  @DecimalText({ label: 'Time', from: '0', to: '1000000', nullable: true })
+  time: string | null = null;
+
+  /** People at work in this step at the same time. */
+  @DecimalText({ label: 'People', above: '0', to: '1000' })
+  people = '1';
+}

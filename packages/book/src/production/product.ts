@@ -1,0 +1,32 @@
+import { Choice, DecimalText, Name, Row, Text, UnitCode } from '../fields/index.js';
+
+export const PRODUCT_KINDS = ['made', 'bundle', 'resale', 'service'] as const;
+export type ProductKind = (typeof PRODUCT_KINDS)[number];
+
+/** Something that is sold, or made to go into what is sold. */
+export class Product extends Row {
+  @Name({ label: 'Name' })
+  name!: string;
+
+  @Choice(PRODUCT_KINDS, { label: 'Kind' })
+  kind: ProductKind = 'made';
+
+  /** The unit in which the output is counted or measured. */
+  @UnitCode({ label: 'Output unit' })
+  outputUnit = 'each';
+
+  /** Units that are planned to be sold in a month. What goes into other products is not counted here. */
+  @DecimalText({ label: 'Planned units per month', from: '0', to: '1000000000', nullable: true })
+  plannedUnitsPerMonth: string | null = null;
+
+  /** Units started in one batch. */
+  @DecimalText({ label: 'Batch size', above: '0', to: '1000000000' })
+  batchSize = '1';
+
+  /** Good units as a percentage of the units started. */
+  @DecimalText({ label: 'Yield', above: '0', to: '10000' })
+  yieldPercent = '100';
+
+  @Text({ label: 'Note' })
+  note = '';
+}

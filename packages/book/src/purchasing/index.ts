@@ -1,0 +1,3 @@
+export { Material, MATERIAL_KINDS, type MaterialKind } from './material.js';
+export { Supplier } from './supplier.js';
+export { SupplierPrice } from './supplier-price.js';

@@ -1,0 +1,45 @@
+import { Choice, CurrencyCode, DecimalText, Flag, Name, Row, WholeNumber } from './fields/index.js';
+
+/** The country settings that a book may have: they decide how numbers and dates are read and shown. */
+export const LOCALES = [
+  'en-GB', 'en-IE', 'en-US', 'en-CA', 'en-AU', 'en-NZ', 'en-IN', 'en-ZA', 'de-DE', 'de-AT', 'de-CH', 'fr-FR', 'fr-BE',
+  'nl-NL', 'it-IT', 'es-ES', 'pt-PT', 'pt-BR', 'sv-SE', 'da-DK', 'nb-NO', 'fi-FI', 'pl-PL', 'cs-CZ', 'ja-JP',
+] as const;
+
+export const ROUNDING_MODES = ['half-away-from-zero', 'half-even'] as const;
+export type RoundingMode = (typeof ROUNDING_MODES)[number];
+
+/** The settings of a book. There is exactly one such row, and its id is the id of the book. */
+export class Settings extends Row {
+  @Name({ label: 'Name of the book' })
+  name!: string;
+
+  @CurrencyCode({ label: 'Currency' })
+  currency = 'EUR';
+
+  @Choice(LOCALES, { label: 'Country' })
+  locale: string = 'en-IE';
+
+  @Choice(ROUNDING_MODES, { label: 'Rounding' })
+  rounding: RoundingMode = 'half-away-from-zero';
+
+  @DecimalText({ label: 'Sales tax', from: '0', to: '100' })
+  salesTaxPercent = '0';
+
+  @Flag({ label: 'Prices include sales tax' })
+  pricesIncludeTax = true;
+
+  @WholeNumber({ label: 'Open days per week', from: 1, to: 7 })
+  openDaysPerWeek = 5;
+
+  @DecimalText({ label: 'Closed days per year', from: '0', to: '300' })
+  closedDaysPerYear = '0';
+
+  /** Typed open days per month; where empty they follow from the open days per week. */
+  @DecimalText({ label: 'Open days per month', above: '0', to: '31', nullable: true })
+  openDaysPerMonth: string | null = null;
+
+  /** Labour hours that the business works in a normal month (IAS 2, paragraph 13: normal capacity). */
+  @DecimalText({ label: 'Normal labour hours per month', above: '0', to: '1000000', nullable: true })
+  normalLabourHoursPerMonth: string | null = null;
+}

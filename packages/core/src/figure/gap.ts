@@ -1,0 +1,87 @@
+import type { Kind } from '@nuvar/book';
+
+/**
+ * What a figure still lacks, or a result that is stated in words because no number says it. `{name}` stands for a value
+ * of the gap. docs/figures.md lists them; a test keeps the two in step.
+ */
+export const GAPS = {
+  'no-price': 'no price yet for {subject}',
+  'no-exchange-rate': '{subject} is priced in {currency}, and there is no exchange rate to {bookCurrency} yet',
+  'no-quantity': 'no quantity yet of {item} in {subject}',
+  'no-conversion': 'no way yet from {from} to {to} for {item} in {subject}',
+  'no-pack-conversion': '{subject} is bought by {from}, but its base unit is {to}',
+  'no-grade': 'no labour grade chosen yet for "{step}" of {subject}',
+  'no-wage': 'no wage yet for {subject}',
+  'no-time': 'no time yet for "{step}" of {subject}',
+  'no-cost-amount': 'no amount yet for "{cost}" of {subject}',
+  'no-running-amount': 'no amount yet for {subject}',
+  'no-months': 'over how many months is {subject} spread?',
+  'no-start': 'from which day does {subject} count?',
+  'nothing-in-it': 'nothing is said yet about what goes into {subject}',
+  'component-loop': '{subject} contains itself',
+  'row-missing': 'something that {subject} is made of is missing',
+  'no-labour-hours': 'no labour hours yet by which to share out the running costs',
+  'no-planned-units': 'no planned units per month yet for {subject}',
+  'no-selling-price': 'no price set yet for {subject}',
+  'no-candidate-price': 'no candidate price typed yet',
+  'no-channel': 'no place to sell yet',
+  'no-target': 'no target typed yet for {subject}',
+  'price-is-typed': 'the price of {subject} is typed, so none is suggested',
+  'divided-by-nothing': '{name} cannot be worked out while {divisor} is zero',
+  'never-breaks-even': 'never breaks even: nothing is left of a sale to cover the fixed cost',
+  'loses-each-sale': 'never breaks even: each sale loses {loss}',
+  'breaks-even-at-any-volume': 'breaks even at any volume: there is no fixed cost to cover, and a sale leaves nothing',
+  'target-out-of-reach': 'no price reaches this: as the price grows, the margin comes near {limit} % and never gets there',
+  'discount-eats-all': 'no number of units earns the same: at this discount nothing is left of a sale',
+} as const;
+
+export type GapCode = keyof typeof GAPS;
+
+/** The gaps that are results in themselves: nothing has to be filled in. */
+const STATED: ReadonlySet<GapCode> = new Set<GapCode>([
+  'never-breaks-even',
+  'loses-each-sale',
+  'breaks-even-at-any-volume',
+  'target-out-of-reach',
+  'discount-eats-all',
+  'price-is-typed',
+]);
+
+/** The place that would settle a gap. */
+export interface Place {
+  readonly kind: Kind;
+  readonly id: string;
+  readonly field: string;
+}
+
+export interface Gap {
+  readonly code: GapCode;
+  readonly place: Place | null;
+  readonly values: Readonly<Record<string, string>>;
+}
+
+export function gap(code: GapCode, place: Place | null, values: Record<string, string> = {}): Gap {
+  return { code, place, values };
+}
+
+/** True where the gap is a result in words rather than something to fill in. */
+export function isStated(each: Gap): boolean {
+  return STATED.has(each.code);
+}
+
+/** The sentence of a gap, made last. */
+export function gapSentence(each: Gap): string {
+  return GAPS[each.code].replace(/\{(\w+)\}/g, (_all, name: string) => each.values[name] ?? '?');
+}
+
+const identity = (each: Gap) => `${each.code}|${each.place?.id ?? ''}|${each.place?.field ?? ''}`;
+
+export const NO_GAPS: readonly Gap[] = [];
+
+/** All gaps of the parts, each once, in the order in which they were met. */
+export function unitedGaps(parts: readonly { readonly gaps: readonly Gap[] }[]): readonly Gap[] {
+  const withGaps = parts.filter((part) => part.gaps.length > 0);
+  if (withGaps.length === 0) return NO_GAPS;
+  if (withGaps.length === 1) return withGaps[0]?.gaps ?? NO_GAPS;
+  return [...new Map(withGaps.flatMap((part) => part.gaps).map((each) => [identity(each), each])).values()];
+}

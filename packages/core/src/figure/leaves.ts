@@ -1,0 +1,58 @@
+import { decimal, type Decimal } from '../number/index.js';
+import type { Unit } from '../quantity/index.js';
+import type { Figure } from './figure.js';
+import { gap, NO_GAPS, type Gap, type Place } from './gap.js';
+
+const NO_PARTS: readonly Figure[] = [];
+
+interface Leaf {
+  readonly name: string;
+  readonly subject?: string;
+  readonly unit: Unit;
+}
+
+/**
+ * A field of a row. Where the field is empty the figure has no amount, and `whenEmpty` says what would fill it.
+ * `baseline` is the value of the book where a what-if or a trial has put another in its place.
+ */
+export function input(leaf: Leaf, place: Place, value: string | number | null, whenEmpty: Gap, baseline?: string): Figure {
+  return {
+    operation: 'input',
+    name: leaf.name,
+    subject: leaf.subject ?? '',
+    unit: leaf.unit,
+    amount: value === null ? null : decimal(value),
+    gaps: value === null ? [whenEmpty] : NO_GAPS,
+    parts: NO_PARTS,
+    place,
+    note: baseline === undefined ? '' : `tried instead of ${baseline}`,
+    key: null,
+  };
+}
+
+/** A number that holds everywhere, with its source: 12 months a year, 1000 grams a kilogram. */
+export function constant(name: string, amount: Decimal | string, unit: Unit, source: string): Figure {
+  const value = typeof amount === 'string' ? decimal(amount) : amount;
+  return { operation: 'constant', name, subject: '', unit, amount: value, gaps: NO_GAPS, parts: NO_PARTS, place: null, note: source, key: null };
+}
+
+/** A figure that cannot be worked out, and why. `parts` are the figures in which the reason lies. */
+export function missing(leaf: Leaf, reason: Gap, parts: readonly Figure[] = NO_PARTS): Figure {
+  return {
+    operation: 'missing',
+    name: leaf.name,
+    subject: leaf.subject ?? '',
+    unit: leaf.unit,
+    amount: null,
+    gaps: [reason],
+    parts,
+    place: reason.place,
+    note: '',
+    key: null,
+  };
+}
+
+/** The gap of a division by nothing, where no better sentence fits. */
+export function dividedByNothing(name: string, divisor: Figure): Gap {
+  return gap('divided-by-nothing', divisor.place, { name: name.toLowerCase(), divisor: divisor.name.toLowerCase() });
+}

@@ -1,0 +1,101 @@
+import { CoreError, HUNDRED, roundToStep, ZERO, type Decimal as DecimalValue, type Rounding } from '../number/index.js';
+import { PERCENT, type Unit } from '../quantity/index.js';
+import { isWhole, type Figure, type Operation } from './figure.js';
+import { unitedGaps, type Gap } from './gap.js';
+import { dividedByNothing, missing } from './leaves.js';
+
+/** What a result is called: its name, and the row it is of where the name alone does not say it. */
+export type Called = string | { readonly name: string; readonly subject: string };
+
+function node(operation: Operation, called: Called, unit: Unit, amount: DecimalValue | null, parts: readonly Figure[], note = ''): Figure {
+  const [name, subject] = typeof called === 'string' ? [called, ''] : [called.name, called.subject];
+  return { operation, name, subject, unit, amount, gaps: unitedGaps(parts), parts, place: null, note, key: null };
+}
+
+function requireUnit(called: Called, expected: Unit, part: Figure): void {
+  if (part.unit === expected) return;
+  const name = typeof called === 'string' ? called : called.name;
+  throw new CoreError('units-differ', `"${name}" is in ${expected.text}, but "${part.name}" is in ${part.unit.text}.`);
+}
+
+/**
+ * Adds figures of one unit. Parts without an amount are left out and make the sum partial; where no part has an amount
+ * there is none. The sum of nothing is zero. Throws `units-differ` for figures of different units.
+ */
+export function sum(called: Called, unit: Unit, parts: readonly Figure[]): Figure {
+  let total: DecimalValue | null = parts.length === 0 ? ZERO : null;
+  for (const part of parts) {
+    requireUnit(called, unit, part);
+    if (part.amount !== null) total = total === null ? part.amount : total.plus(part.amount);
+  }
+  return node('sum', called, unit, total, parts);
+}
+
+/** What is left of the first figure after the second. Of something partial there is no difference. */
+export function difference(called: Called, minuend: Figure, subtrahend: Figure): Figure {
+  requireUnit(called, minuend.unit, subtrahend);
+  const whole = isWhole(minuend) && isWhole(subtrahend);
+  return node('difference', called, minuend.unit, whole ? minuend.amount.minus(subtrahend.amount) : null, [minuend, subtrahend]);
+}
+
+/** One figure times another. A partial figure times a known factor stays partial; two partial ones have no product. */
+export function product(called: Called, multiplicand: Figure, multiplier: Figure): Figure {
+  const { amount: one } = multiplicand;
+  const { amount: other } = multiplier;
+  const bothPartial = multiplicand.gaps.length > 0 && multiplier.gaps.length > 0;
+  const amount = one === null || other === null || bothPartial ? null : one.mul(other);
+  return node('product', called, multiplicand.unit.times(multiplier.unit), amount, [multiplicand, multiplier]);
+}
+
+/** One figure divided by another. Nothing is divided by zero or by something partial: `whenZero` says what it is instead. */
+export function quotient(called: Called, dividend: Figure, divisor: Figure, whenZero?: Gap): Figure {
+  const unit = dividend.unit.per(divisor.unit);
+  if (isWhole(divisor) && divisor.amount.isZero()) return undivided(called, unit, whenZero, [dividend, divisor]);
+  const amount = dividend.amount !== null && isWhole(divisor) ? dividend.amount.div(divisor.amount) : null;
+  return node('quotient', called, unit, amount, [dividend, divisor]);
+}
+
+function undivided(called: Called, unit: Unit, reason: Gap | undefined, parts: readonly Figure[]): Figure {
+  const leaf = typeof called === 'string' ? { name: called, unit } : { ...called, unit };
+  return missing(leaf, reason ?? dividedByNothing(leaf.name, parts[1] as Figure), parts);
+}
+
+/** So many percent of a figure: 15 % of 40.00 = 6.00. */
+export function percentOf(called: Called, percent: Figure, base: Figure): Figure {
+  requireUnit(called, PERCENT, percent);
+  const amount = isWhole(percent) && base.amount !== null ? base.amount.mul(percent.amount).div(HUNDRED) : null;
+  return node('percent of', called, base.unit, amount, [percent, base]);
+}
+
+/** The whole of which a figure is so many percent: 34.00 is 85 % of 40.00. A percentage of zero or less has no whole. */
+export function wholeOf(called: Called, part: Figure, percent: Figure, whenNotPositive?: Gap): Figure {
+  requireUnit(called, PERCENT, percent);
+  if (isWhole(percent) && percent.amount.lte(0)) return undivided(called, part.unit, whenNotPositive, [part, percent]);
+  const amount = part.amount !== null && isWhole(percent) ? part.amount.mul(HUNDRED).div(percent.amount) : null;
+  return node('whole of', called, part.unit, amount, [part, percent]);
+}
+
+/** A figure as a percentage of another of the same unit. There is none of something partial. */
+export function shareOf(called: Called, part: Figure, whole: Figure): Figure {
+  requireUnit(called, whole.unit, part);
+  if (isWhole(whole) && whole.amount.isZero()) return undivided(called, PERCENT, undefined, [part, whole]);
+  const amount = isWhole(part) && isWhole(whole) ? part.amount.mul(HUNDRED).div(whole.amount) : null;
+  return node('share of', called, PERCENT, amount, [part, whole]);
+}
+
+/** A figure brought to a step. Something partial is not rounded. */
+export function rounded(called: Called, figure: Figure, step: DecimalValue, rounding: Rounding): Figure {
+  const note = `${rounding === 'up' || rounding === 'down' ? `rounded ${rounding}` : 'rounded'} to ${step.eq(1) ? 'whole numbers' : `steps of ${step.toFixed()}`}`;
+  return node('round', called, figure.unit, isWhole(figure) ? roundToStep(figure.amount, step, rounding) : null, [figure], note);
+}
+
+/** A figure brought to a form by a rule of its own (a price ending); the note says which. */
+export function shaped(called: Called, figure: Figure, shape: (amount: DecimalValue) => DecimalValue, note: string): Figure {
+  return node('round', called, figure.unit, isWhole(figure) ? shape(figure.amount) : null, [figure], note);
+}
+
+/** The figure that was chosen among several, and why. */
+export function choice(called: Called, chosen: Figure, because: string): Figure {
+  return node('choice', called, chosen.unit, chosen.amount, [chosen], because);
+}
+

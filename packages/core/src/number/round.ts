@@ -1,0 +1,35 @@
+import { type RoundingMode } from '@nuvar/book';
+import type { Decimal as DecimalStatic } from 'decimal.js';
+import { Decimal, type Decimal as DecimalValue } from './decimal.js';
+
+/** How a figure is brought to a step: the book's two modes for nearest, and the two directions that prices need. */
+export type Rounding = RoundingMode | 'up' | 'down';
+
+/**
+ * Rounds to the nearest multiple of `step` (0.01, 0.05, 1), or to the next one up or down.
+ *
+ * - half-away-from-zero: 1.005 → 1.01, -1.005 → -1.01 (step 0.01)
+ * - half-even: 1.005 → 1.00, 1.015 → 1.02
+ * - up: towards plus infinity, 1.001 → 1.01, -1.009 → -1.00
+ * - down: towards minus infinity
+ *
+ * Up and down first drop what is left over from a division in the last six of 34 digits: 10/3 x 3 is 10, and 10 rounded
+ * up to cents is 10.00 and not 10.01.
+ */
+export function roundToStep(amount: DecimalValue, step: DecimalValue, rounding: Rounding): DecimalValue {
+  const exact = rounding === 'up' || rounding === 'down' ? amount.toSignificantDigits(28, Decimal.ROUND_HALF_EVEN) : amount;
+  const steps = exact.div(step);
+  return steps.toDecimalPlaces(0, MODES[rounding]).mul(step);
+}
+
+const MODES: Record<Rounding, DecimalStatic.Rounding> = {
+  'half-away-from-zero': Decimal.ROUND_HALF_UP,
+  'half-even': Decimal.ROUND_HALF_EVEN,
+  up: Decimal.ROUND_CEIL,
+  down: Decimal.ROUND_FLOOR,
+};
+
+/** Rounds to so many digits after the point and writes it with exactly those: ("1.005", 2) → "1.01". */
+export function fixedDigits(amount: string, digits: number, rounding: RoundingMode): string {
+  return new Decimal(amount).toFixed(digits, MODES[rounding]);
+}

@@ -1,0 +1,111 @@
+import { bookCurrency, money } from '../evaluate/units.js';
+import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
+import { choice, gap, missing, product, quotient, rounded, type Figure, type Gap } from '../figure/index.js';
+import { fixedDigits, ONE } from '../number/index.js';
+import { minorDigits } from '../money/index.js';
+import { unit } from '../quantity/index.js';
+import { fullCost, openDays, overhead } from '../overhead/index.js';
+import { saleAt, saleTerms, unitCostOf } from '../selling/index.js';
+
+/** One sale at a candidate price. */
+export interface CandidateSale {
+  readonly price: Figure;
+  readonly beforeTax: Figure;
+  readonly contribution: Figure;
+}
+
+/** What has to be sold at a candidate price to cover a fixed cost. */
+export interface BreakEven {
+  readonly fixedCost: Figure;
+  readonly exactUnits: Figure;
+  readonly units: Figure;
+  readonly unitsPerOpenDay: Figure;
+  readonly exactRevenue: Figure;
+  readonly revenue: Figure;
+}
+
+/** What each sale at a candidate price leaves, on the terms on which the product is sold in that channel. */
+export const candidateSale: Calculation<CandidateSale> = {
+  name: 'candidate',
+  meanings: {
+    price: 'The candidate price, as the customer sees it.',
+    beforeTax: 'What is left of the candidate price when the sales tax is taken out.',
+    contribution: 'What each sale at this price leaves for the running costs and for profit (contribution).',
+  },
+  work(sheet, candidateId) {
+    const row = sheet.row('candidatePrice', candidateId);
+    const owner = row && sheet.row('product', row.productId);
+    const channel = row && sheet.row('channel', row.channelId);
+    if (row === undefined || owner === undefined || channel === undefined) {
+      const gone = missing({ name: 'Candidate price', unit: money(sheet) }, gap('row-missing', null, { subject: 'a candidate price' }));
+      return { price: gone, beforeTax: gone, contribution: gone };
+    }
+    const place = { kind: 'candidatePrice', id: row.id, field: 'price' } as const;
+    const perUnit = money(sheet).per(unit(owner.outputUnit));
+    const price = sheet.input('candidatePrice', row, 'price', { name: 'Candidate price', subject: owner.name, unit: perUnit, whenEmpty: gap('no-candidate-price', place) });
+    const point = sheet.rowsOf('pricePoint', 'productId', owner.id).find((each) => each.channelId === channel.id);
+    const { beforeTax, contribution } = saleAt(price, saleTerms(sheet, owner, channel, point), unitCostOf(sheet, owner.id), owner.name);
+    return { price, beforeTax, contribution };
+  },
+};
+
+const MEANINGS = {
+  fixedCost: 'The fixed cost of a month that has to be covered.',
+  exactUnits: 'Units a month at which what the sales leave just covers the fixed cost, not rounded.',
+  units: 'Whole units that have to be sold in a month before the first is earned (break-even).',
+  unitsPerOpenDay: 'Break-even units spread over the open days of a month.',
+  exactRevenue: 'Revenue before tax at the exact break-even.',
+  revenue: 'Revenue before tax at the whole break-even units.',
+};
+
+/** Break-even of a candidate price against the whole fixed cost of the book. */
+export const breakEvenOfBook: Calculation<BreakEven> = {
+  name: 'breakEvenOfBook',
+  meanings: MEANINGS,
+  work: (sheet, candidateId) =>
+    breakEven(sheet, candidateId, choice('Fixed cost per month', sheet.read(overhead, WHOLE_BOOK).total, 'all running costs of the book')),
+};
+
+/** Break-even of a candidate price against the product's own share of the fixed cost. */
+export const breakEvenOfShare: Calculation<BreakEven> = {
+  name: 'breakEvenOfShare',
+  meanings: MEANINGS,
+  work(sheet, candidateId) {
+    const productId = sheet.row('candidatePrice', candidateId)?.productId ?? '';
+    const share = sheet.read(fullCost, productId).overheadPerMonth;
+    return breakEven(sheet, candidateId, choice('Fixed cost per month', share, 'the share of the running costs that this product carries'));
+  },
+};
+
+/**
+ * Break-even units = fixed cost / contribution per unit, shown exact and rounded up to whole units (common practice);
+ * revenue at both. A contribution of zero or less is a result in words: "never breaks even", or "at any volume" where
+ * there is no fixed cost either. Source: cost-volume-profit analysis, Horngren, Datar & Rajan, Cost Accounting.
+ */
+function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakEven {
+  const sale = sheet.read(candidateSale, candidateId);
+  const stated = statedResult(sheet, sale.contribution, fixedCost);
+  const exactUnits =
+    stated === null
+      ? quotient('Break-even units, exact', fixedCost, sale.contribution)
+      : missing({ name: 'Break-even units', unit: fixedCost.unit.per(sale.contribution.unit) }, stated, [fixedCost, sale.contribution]);
+  const units = rounded('Break-even units', exactUnits, ONE, 'up');
+  return {
+    fixedCost,
+    exactUnits,
+    units,
+    unitsPerOpenDay: quotient('Break-even units per open day', exactUnits, sheet.read(openDays, WHOLE_BOOK).perMonth),
+    exactRevenue: product('Revenue at break-even, exact', exactUnits, sale.beforeTax),
+    revenue: product('Revenue at break-even', units, sale.beforeTax),
+  };
+}
+
+function statedResult(sheet: Sheet, contribution: Figure, fixedCost: Figure): Gap | null {
+  if (contribution.amount === null || contribution.gaps.length > 0 || contribution.amount.gt(0)) return null;
+  if (contribution.amount.isZero()) {
+    return gap(fixedCost.amount?.isZero() && fixedCost.gaps.length === 0 ? 'breaks-even-at-any-volume' : 'never-breaks-even', null);
+  }
+  const currency = bookCurrency(sheet);
+  const loss = fixedDigits(contribution.amount.neg().toFixed(), minorDigits(currency), sheet.settings().rounding);
+  return gap('loses-each-sale', null, { loss: `${loss} ${currency}` });
+}

@@ -1,0 +1,43 @@
+import { money, MONTH } from '../evaluate/units.js';
+import { WHOLE_BOOK, type Calculation } from '../evaluate/calculation.js';
+import { difference, gap, missing, quotient, shareOf, sum, type Figure } from '../figure/index.js';
+import { openDays, overhead } from '../overhead/index.js';
+import { pricePoint } from '../selling/index.js';
+
+/** How much of the running costs the planned sales cover at today's prices. */
+export interface Coverage {
+  readonly contributionPerMonth: Figure;
+  readonly contributionPerOpenDay: Figure;
+  readonly resultPerMonth: Figure;
+  readonly covered: Figure;
+}
+
+/**
+ * The contribution that the planned units of all products with a price bring at today's prices, against the running
+ * costs. Products without a price are left out; the loose ends name them.
+ */
+export const coverage: Calculation<Coverage> = {
+  name: 'coverage',
+  meanings: {
+    contributionPerMonth: "What the planned units of a month leave at today's prices, all products together.",
+    contributionPerOpenDay: "What the planned units leave on each open day at today's prices.",
+    resultPerMonth: 'What is left of a month when the running costs are paid (profit, or loss below zero).',
+    covered: 'How much of the running costs the planned sales pay, in percent.',
+  },
+  work(sheet) {
+    const points = sheet.all('pricePoint').filter((point) => point.price !== null);
+    const { total } = sheet.read(overhead, WHOLE_BOOK);
+    const perMonth = money(sheet).per(MONTH);
+    const none = gap('no-selling-price', null, { subject: 'any product' });
+    const contributionPerMonth =
+      points.length === 0
+        ? missing({ name: 'Contribution per month', unit: perMonth }, none)
+        : sum('Contribution per month', perMonth, points.map((point) => sheet.read(pricePoint, point.id).contributionPerMonth));
+    return {
+      contributionPerMonth,
+      contributionPerOpenDay: quotient('Contribution per open day', contributionPerMonth, sheet.read(openDays, WHOLE_BOOK).perMonth),
+      resultPerMonth: difference('Result per month', contributionPerMonth, total),
+      covered: shareOf('Share of the running costs that is covered', contributionPerMonth, total),
+    };
+  },
+};

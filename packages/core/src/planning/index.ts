@@ -1,0 +1,2 @@
+export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
+export { coverage } from './coverage.js';

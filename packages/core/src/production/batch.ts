@@ -1,0 +1,25 @@
+import { BATCH } from '../evaluate/units.js';
+import type { Calculation } from '../evaluate/calculation.js';
+import { constant, percentOf, type Figure } from '../figure/index.js';
+import { PERCENT, unit } from '../quantity/index.js';
+
+/**
+ * One batch of a product: the units started, and the good ones among them = started x yield %, not rounded.
+ */
+export const batch: Calculation<{ started: Figure; good: Figure }> = {
+  name: 'batch',
+  meanings: {
+    started: 'How many units are started in one batch.',
+    good: 'How many good units come out of one batch.',
+  },
+  work(sheet, productId) {
+    const row = sheet.row('product', productId);
+    if (row === undefined) {
+      const none = constant('Units started per batch', '1', unit('each').per(BATCH), 'product missing');
+      return { started: none, good: none };
+    }
+    const started = sheet.input('product', row, 'batchSize', { name: 'Units started per batch', subject: row.name, unit: unit(row.outputUnit).per(BATCH) });
+    const yielded = sheet.input('product', row, 'yieldPercent', { name: 'Yield', subject: row.name, unit: PERCENT });
+    return { started, good: percentOf({ name: 'Good units per batch', subject: row.name }, yielded, started) };
+  },
+};

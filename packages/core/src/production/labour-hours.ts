@@ -1,0 +1,32 @@
+import { BATCH, HOUR } from '../evaluate/units.js';
+import type { Calculation } from '../evaluate/calculation.js';
+import { gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
+import { unit } from '../quantity/index.js';
+import { batch } from './batch.js';
+import { isInLoop } from './component-loops.js';
+import { labourStepCost } from './labour-step-cost.js';
+import { itemOf, lineQuantity } from './line-quantity.js';
+
+/**
+ * Labour hours in one good unit of a product, those inside its components included. Kept apart from its cost, so that
+ * a price that changes does not move what is shared out by hours.
+ */
+export const labourHours: Calculation<{ perUnit: Figure }> = {
+  name: 'labourHours',
+  meanings: { perUnit: 'Paid labour hours in one good unit, with the hours that its components took.' },
+  work(sheet, productId) {
+    const row = sheet.row('product', productId);
+    const subject = row?.name ?? '';
+    const perUnit = HOUR.per(unit(row?.outputUnit ?? 'each'));
+    if (isInLoop(sheet, productId)) return { perUnit: missing({ name: 'Labour hours per unit', subject, unit: perUnit }, gap('component-loop', null, { subject })) };
+    const own = sheet.rowsOf('labourStep', 'productId', productId).map((step) => sheet.read(labourStepCost, step.id).hours);
+    const inside = sheet.rowsOf('billLine', 'productId', productId).flatMap((line) => {
+      const item = itemOf(sheet, line);
+      if (line.componentId === null || item === undefined) return [];
+      const hours = sheet.read(labourHours, line.componentId).perUnit;
+      return [product({ name: 'Hours inside', subject: item.name }, lineQuantity(sheet, line, item), hours)];
+    });
+    const perBatch = sum({ name: 'Labour hours per batch', subject }, HOUR.per(BATCH), [...own, ...inside]);
+    return { perUnit: quotient({ name: 'Labour hours per unit', subject }, perBatch, sheet.read(batch, productId).good) };
+  },
+};

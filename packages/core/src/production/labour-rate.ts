@@ -1,0 +1,27 @@
+import { HOUR, money } from '../evaluate/units.js';
+import type { Calculation } from '../evaluate/calculation.js';
+import { constant, gap, missing, percentOf, sum, wholeOf, type Figure } from '../figure/index.js';
+import { PERCENT } from '../quantity/index.js';
+
+/**
+ * What an hour of making costs at a labour grade: wage x (100 % + on-costs) / productive share of paid time.
+ */
+export const labourRate: Calculation<{ perHour: Figure }> = {
+  name: 'labourRate',
+  meanings: { perHour: 'What one productive hour of this grade costs, with what the employer pays on top of the wage.' },
+  work(sheet, gradeId) {
+    const grade = sheet.row('labourGrade', gradeId);
+    const perHour = money(sheet).per(HOUR);
+    if (grade === undefined) return { perHour: missing({ name: 'Labour rate', unit: perHour }, gap('row-missing', null, { subject: 'a labour step' })) };
+    const subject = grade.name;
+    const wage = sheet.input('labourGrade', grade, 'wagePerHour', {
+      name: 'Wage', subject, unit: perHour,
+      whenEmpty: gap('no-wage', { kind: 'labourGrade', id: gradeId, field: 'wagePerHour' }, { subject }),
+    });
+    const onCosts = sheet.input('labourGrade', grade, 'onCostPercent', { name: 'On-costs', subject, unit: PERCENT });
+    const productive = sheet.input('labourGrade', grade, 'productivePercent', { name: 'Productive share of paid time', subject, unit: PERCENT });
+    const factor = sum('Wage with on-costs', PERCENT, [constant('The wage itself', '100', PERCENT, 'definition'), onCosts]);
+    const paid = percentOf({ name: 'Pay per paid hour', subject }, factor, wage);
+    return { perHour: wholeOf({ name: 'Labour rate', subject }, paid, productive) };
+  },
+};

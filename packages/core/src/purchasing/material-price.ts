@@ -1,0 +1,69 @@
+import type { RowOf } from '@nuvar/book';
+import { bookCurrency, money } from '../evaluate/units.js';
+import type { Calculation, Sheet } from '../evaluate/calculation.js';
+import { constant, gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
+import { conversion, unit } from '../quantity/index.js';
+
+const NAME = 'Price per base unit';
+
+/**
+ * The planning price of a material: pack price / (pack quantity in base units), in the book's currency per base unit,
+ * unrounded. The supplier price is the newest that is valid on or before the day (ties: the cheaper). Gaps: no price,
+ * no exchange rate, a pack unit that does not reach the base unit. Method: latest listed price.
+ */
+export const materialPrice: Calculation<{ perBaseUnit: Figure }> = {
+  name: 'materialPrice',
+  meanings: { perBaseUnit: 'What one base unit of the material costs at the newest supplier price.' },
+  work(sheet, materialId) {
+    const material = sheet.row('material', materialId);
+    const subject = material?.name ?? 'this material';
+    const perUnit = money(sheet).per(unit(material?.baseUnit ?? 'each'));
+    const none = (reason: Gap) => ({ perBaseUnit: missing({ name: NAME, subject, unit: perUnit }, reason) });
+    if (material === undefined) return none(gap('row-missing', null, { subject }));
+    const price = supplierPriceInForce(sheet, materialId);
+    if (price === undefined) return none(gap('no-price', { kind: 'material', id: materialId, field: 'price' }, { subject }));
+    const currency = bookCurrency(sheet);
+    const place = { kind: 'supplierPrice', id: price.id, field: 'price' } as const;
+    if (price.currency !== currency) {
+      return none(gap('no-exchange-rate', { ...place, field: 'currency' }, { subject, currency: price.currency, bookCurrency: currency }));
+    }
+    const paid = sheet.input('supplierPrice', price, 'price', {
+      name: 'Pack price', subject, unit: money(sheet), whenEmpty: gap('no-price', place, { subject }),
+    });
+    const pack = packInBaseUnits(sheet, price, material);
+    if (pack === null) {
+      const values = { subject, from: price.packUnit, to: material.baseUnit };
+      return none(gap('no-pack-conversion', { ...place, field: 'packUnit' }, values));
+    }
+    return { perBaseUnit: quotient({ name: NAME, subject }, paid, pack) };
+  },
+};
+
+/** The newest price of a material that is valid on the day of the evaluation; ties go to the cheaper. */
+export function supplierPriceInForce(sheet: Sheet, materialId: string): RowOf<'supplierPrice'> | undefined {
+  return sheet
+    .rowsOf('supplierPrice', 'materialId', materialId)
+    .filter((price) => price.validFrom <= sheet.asOf)
+    .sort((one, other) => (one.validFrom === other.validFrom ? Number(one.price) - Number(other.price) : one.validFrom < other.validFrom ? 1 : -1))[0];
+}
+
+function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: RowOf<'material'>): Figure | null {
+  const packed = sheet.input('supplierPrice', price, 'packQuantity', { name: 'Pack quantity', subject: material.name, unit: unit(price.packUnit) });
+  return converted(packed, price.packUnit, material.baseUnit);
+}
+
+/**
+ * A quantity in another unit of the same dimension, with the factor as a constant in its working. The rest of its unit
+ * (per batch, per piece) stays. Null where no way leads from the one to the other.
+ */
+export function converted(quantity: Figure, from: string, to: string): Figure | null {
+  if (from === to) return quantity;
+  const way = conversion(from, to);
+  if (way === null) return null;
+  const [source, target] = [unit(from), unit(to)];
+  const called = { name: `${quantity.name} in ${to}`, subject: quantity.subject };
+  const standard = 'Table of units (NIST SP 811)';
+  return way.by === 'multiply'
+    ? product(called, quantity, constant(`${to} in one ${from}`, way.factor, target.per(source), standard))
+    : quotient(called, quantity, constant(`${from} in one ${to}`, way.factor, source.per(target), standard));
+}

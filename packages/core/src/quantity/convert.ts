@@ -1,0 +1,40 @@
+import { unitOfMeasure } from '@nuvar/book';
+import { Decimal, decimal, type Decimal as DecimalValue } from '../number/index.js';
+
+/** How to get from one unit to another: multiply or divide by a number that is exact wherever either is. */
+export interface Conversion {
+  readonly by: 'multiply' | 'divide';
+  readonly factor: DecimalValue;
+}
+
+const KNOWN = new Map<string, Conversion | null>();
+
+/**
+ * The way from one unit of measure to another of the same dimension, or null where there is none. Grams to pounds is a
+ * division by 453.59237, since the factor itself has no end. Factors: see the table of units (NIST SP 811).
+ */
+export function conversion(from: string, to: string): Conversion | null {
+  const key = `${from}→${to}`;
+  const known = KNOWN.get(key);
+  if (known !== undefined) return known;
+  const made = findConversion(from, to);
+  KNOWN.set(key, made);
+  return made;
+}
+
+function findConversion(from: string, to: string): Conversion | null {
+  const [source, target] = [unitOfMeasure(from), unitOfMeasure(to)];
+  if (source === undefined || target === undefined || source.dimension !== target.dimension) return null;
+  const numerator = decimal(source.size).mul(target.dividedBy ?? 1);
+  const denominator = decimal(target.size).mul(source.dividedBy ?? 1);
+  const [factor, inverse] = [numerator.div(denominator), denominator.div(numerator)];
+  if (factor.mul(denominator).eq(numerator)) return { by: 'multiply', factor };
+  return inverse.mul(numerator).eq(denominator) ? { by: 'divide', factor: inverse } : { by: 'multiply', factor };
+}
+
+/** Converts an amount, or returns null where no way leads from the one unit to the other. */
+export function convert(amount: string, from: string, to: string): DecimalValue | null {
+  const way = conversion(from, to);
+  if (way === null) return null;
+  return way.by === 'multiply' ? new Decimal(amount).mul(way.factor) : new Decimal(amount).div(way.factor);
+}

@@ -1,0 +1,95 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { WHOLE_BOOK } from '../evaluate/calculation.js';
+import { gapSentence, isStated, type Gap, type Place } from '../figure/index.js';
+import { addMonths, fullCost, openDays, overhead, plannedUnits } from '../overhead/index.js';
+import { labourHours } from '../production/index.js';
+import { materialPrice, productsUsing, supplierPriceInForce } from '../purchasing/index.js';
+import { pricePoint } from '../selling/index.js';
+
+/** Something that keeps figures from being whole or right, with the place to settle it. */
+export interface LooseEnd {
+  readonly code: string;
+  readonly sentence: string;
+  readonly place: Place | null;
+  /** The products whose figures it touches, by id. */
+  readonly affects: readonly string[];
+}
+
+/** The loose ends of a book, those first that touch the most products; among equals in the order in which they were met. */
+export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
+  const found = new Map<string, { code: string; sentence: string; place: Place | null; affects: Set<string> }>();
+  const add = (code: string, sentence: string, place: Place | null, affects: readonly string[]) => {
+    const key = `${code}|${place?.id ?? sentence}|${place?.field ?? ''}`;
+    const known = found.get(key);
+    if (known === undefined) found.set(key, { code, sentence, place, affects: new Set(affects) });
+    else affects.forEach((id) => known.affects.add(id));
+  };
+  const addGaps = (gaps: readonly Gap[], affects: readonly string[]) => {
+    for (const gap of gaps) if (!isStated(gap)) add(gap.code, sentenceCase(gapSentence(gap)), gap.place, affects);
+  };
+  productEnds(evaluation, add, addGaps);
+  materialEnds(evaluation, add, addGaps);
+  overheadEnds(evaluation, add, addGaps);
+  return [...found.values()]
+    .map((end) => ({ ...end, affects: [...end.affects] }))
+    .sort((one, other) => other.affects.length - one.affects.length);
+}
+
+type Add = (code: string, sentence: string, place: Place | null, affects: readonly string[]) => void;
+type AddGaps = (gaps: readonly Gap[], affects: readonly string[]) => void;
+
+function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
+  const { sheet } = evaluation;
+  for (const product of sheet.all('product')) {
+    addGaps(evaluation.read(fullCost, product.id).fullCost.gaps, [product.id]);
+    const points = sheet.rowsOf('pricePoint', 'productId', product.id);
+    const isComponentOnly = points.length === 0 && sheet.rowsOf('billLine', 'componentId', product.id).length > 0;
+    if (isComponentOnly) continue;
+    addGaps(plannedUnits(sheet, product.id).gaps, [product.id]);
+    if (points.length === 0) add('no-selling-price', `No price set yet for ${product.name}`, { kind: 'pricePoint', id: product.id, field: 'price' }, [product.id]);
+    for (const point of points) {
+      const sale = evaluation.read(pricePoint, point.id);
+      addGaps(sale.price.gaps, [product.id]);
+      const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
+      if (sale.contribution.amount?.isNegative()) add('below-contribution-floor', `Each sale of ${product.name} costs you money: its price is below what the unit costs by itself`, place, [product.id]);
+      else if (sale.profit.amount?.isNegative()) add('below-profit-floor', `The price of ${product.name} does not carry its share of the running costs`, place, [product.id]);
+    }
+  }
+}
+
+function materialEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
+  const { sheet } = evaluation;
+  const aYearAgo = addMonths(sheet.asOf, -12);
+  for (const material of sheet.all('material')) {
+    addGaps(evaluation.read(materialPrice, material.id).perBaseUnit.gaps, []);
+    const price = supplierPriceInForce(sheet, material.id);
+    if (price === undefined || price.validFrom >= aYearAgo) continue;
+    const place = { kind: 'supplierPrice', id: price.id, field: 'validFrom' } as const;
+    add('price-over-a-year-old', `The price of ${material.name} is from ${price.validFrom}, more than a year ago`, place, productsUsing(sheet, material.id).map((each) => each.id));
+  }
+}
+
+function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
+  const { sheet } = evaluation;
+  const figures = evaluation.read(overhead, WHOLE_BOOK);
+  const settings = sheet.settings();
+  addGaps(figures.total.gaps, []);
+  addGaps(evaluation.read(openDays, WHOLE_BOOK).perMonth.gaps, []);
+  if (sheet.all('runningCost').length === 0) {
+    add('no-running-costs', 'No running costs yet: rent, insurance, the yearly bills', { kind: 'runningCost', id: settings.id, field: 'amount' }, sheet.all('product').map((each) => each.id));
+  } else if (figures.notSharedOut.amount !== null && !figures.notSharedOut.amount.toDecimalPlaces(2).isZero()) {
+    const tooMuch = figures.notSharedOut.amount.isNegative();
+    const sentence = tooMuch ? 'The plan needs more labour hours than a normal month has: more running costs are shared out than there are' : 'Some of the running costs are not shared out: the plan needs fewer labour hours than a normal month has';
+    add('overhead-not-shared-out', sentence, { kind: 'settings', id: settings.id, field: 'normalLabourHoursPerMonth' }, []);
+  }
+  for (const product of sheet.all('product')) {
+    const hours = evaluation.read(labourHours, product.id).perUnit;
+    if (figures.total.amount?.gt(0) && hours.amount?.isZero() && sheet.rowsOf('pricePoint', 'productId', product.id).length > 0) {
+      add('no-hours-in-it', `${product.name} has no labour, so it carries no running costs`, { kind: 'product', id: product.id, field: 'name' }, [product.id]);
+    }
+  }
+}
+
+function sentenceCase(sentence: string): string {
+  return sentence.charAt(0).toUpperCase() + sentence.slice(1);
+}

@@ -1,0 +1,60 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { fullCost } from '../overhead/index.js';
+import { breakEvenOfBook, breakEvenOfShare, candidateSale } from '../planning/index.js';
+import { labourHours, productCost } from '../production/index.js';
+import { pricePoint } from '../selling/index.js';
+import { figureView, figureViews, type FigureView } from './figure-view.js';
+import { stripView, type StripView } from './strip-view.js';
+
+const PRICE_FIGURES = [
+  'price', 'discounted', 'beforeTax', 'paid', 'fees', 'contribution', 'profit', 'margin', 'contributionMargin', 'markup', 'suggested',
+  'contributionFloor', 'profitFloor', 'contributionPerHour', 'contributionPerMonth', 'profitPerMonth', 'undiscountedContribution', 'unitsToEarnTheSame',
+] as const;
+
+export interface PriceView extends Readonly<Record<(typeof PRICE_FIGURES)[number], FigureView>> {
+  readonly strip: StripView;
+}
+
+/** All that a price screen shows of a price point. */
+export function priceView(evaluation: Evaluation, pricePointId: string): PriceView {
+  const productId = evaluation.sheet.row('pricePoint', pricePointId)?.productId ?? '';
+  return { ...figureViews(evaluation.read(pricePoint, pricePointId), PRICE_FIGURES), strip: stripView(evaluation, productId, pricePointId) };
+}
+
+/** A product as a list shows it, with or without a price. */
+export interface ProductView {
+  readonly primeCost: FigureView;
+  readonly fullCost: FigureView;
+  readonly hours: FigureView;
+  readonly strip: StripView;
+}
+
+export function productView(evaluation: Evaluation, productId: string): ProductView {
+  const point = evaluation.sheet.rowsOf('pricePoint', 'productId', productId)[0];
+  return {
+    primeCost: figureView(evaluation.read(productCost, productId).primeCost),
+    fullCost: figureView(evaluation.read(fullCost, productId).fullCost),
+    hours: figureView(evaluation.read(labourHours, productId).perUnit),
+    strip: stripView(evaluation, productId, point?.id ?? null),
+  };
+}
+
+const BREAK_EVEN_FIGURES = ['fixedCost', 'exactUnits', 'units', 'unitsPerOpenDay', 'exactRevenue', 'revenue'] as const;
+type BreakEvenFigures = Readonly<Record<(typeof BREAK_EVEN_FIGURES)[number], FigureView>>;
+
+export interface CandidateView {
+  readonly price: FigureView;
+  readonly beforeTax: FigureView;
+  readonly contribution: FigureView;
+  readonly ofBook: BreakEvenFigures;
+  readonly ofShare: BreakEvenFigures;
+}
+
+/** A candidate price with its break-even against both fixed costs. */
+export function candidateView(evaluation: Evaluation, candidateId: string): CandidateView {
+  return {
+    ...figureViews(evaluation.read(candidateSale, candidateId), ['price', 'beforeTax', 'contribution']),
+    ofBook: figureViews(evaluation.read(breakEvenOfBook, candidateId), BREAK_EVEN_FIGURES),
+    ofShare: figureViews(evaluation.read(breakEvenOfShare, candidateId), BREAK_EVEN_FIGURES),
+  };
+}

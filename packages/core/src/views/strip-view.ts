@@ -1,0 +1,33 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { productCost } from '../production/index.js';
+import { fullCost } from '../overhead/index.js';
+import { pricePoint } from '../selling/index.js';
+import { figureView, type FigureView } from './figure-view.js';
+
+/** The parts of a price in the fixed order of the price strip; fees and profit only where there is a price. */
+export interface StripView {
+  readonly price: FigureView | null;
+  readonly parts: readonly { readonly part: StripPart; readonly figure: FigureView }[];
+  readonly profit: FigureView | null;
+  readonly contribution: FigureView | null;
+}
+
+export const STRIP_PARTS = ['materials', 'labour', 'other', 'overhead', 'fees'] as const;
+export type StripPart = (typeof STRIP_PARTS)[number];
+
+/** What a price before tax is made of: direct materials, labour, other costs, running costs, fees, and what is left. */
+export function stripView(evaluation: Evaluation, productId: string, pricePointId: string | null): StripView {
+  const cost = evaluation.read(productCost, productId);
+  const full = evaluation.read(fullCost, productId);
+  const sale = pricePointId === null ? null : evaluation.read(pricePoint, pricePointId);
+  const figures = { materials: cost.directMaterials, labour: cost.labour, other: cost.other, overhead: full.overhead, fees: sale?.fees };
+  return {
+    price: sale === null ? null : figureView(sale.beforeTax),
+    parts: STRIP_PARTS.flatMap((part) => {
+      const figure = figures[part];
+      return figure === undefined ? [] : [{ part, figure: figureView(figure) }];
+    }),
+    profit: sale === null ? null : figureView(sale.profit),
+    contribution: sale === null ? null : figureView(sale.contribution),
+  };
+}

@@ -1,0 +1,32 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { labourRate } from '../production/index.js';
+import { cardView } from './card-view.js';
+import { figureView } from './figure-view.js';
+import { looseEndsView } from './loose-ends-view.js';
+import { materialView } from './material-view.js';
+import { overheadView } from './overhead-view.js';
+import { overviewView } from './overview-view.js';
+import { candidateView, priceView, productView } from './sale-view.js';
+import { leversOf, workingView } from './working-view.js';
+
+/** Everything that can be asked of an evaluation as plain data: by screens through the worker, by scripts over HTTP. */
+export const VIEWS = {
+  overview: (evaluation: Evaluation, _id: string) => overviewView(evaluation),
+  looseEnds: (evaluation: Evaluation, _id: string) => looseEndsView(evaluation),
+  overhead: (evaluation: Evaluation, _id: string) => overheadView(evaluation),
+  material: (evaluation: Evaluation, id: string) => materialView(evaluation, id),
+  labourRate: (evaluation: Evaluation, id: string) => figureView(evaluation.read(labourRate, id).perHour),
+  card: (evaluation: Evaluation, id: string) => cardView(evaluation, id),
+  product: (evaluation: Evaluation, id: string) => productView(evaluation, id),
+  price: (evaluation: Evaluation, id: string) => priceView(evaluation, id),
+  candidate: (evaluation: Evaluation, id: string) => candidateView(evaluation, id),
+  working: (evaluation: Evaluation, id: string) => workingView(evaluation, id),
+  levers: (evaluation: Evaluation, id: string) => leversOf(evaluation, id, 5),
+} as const;
+
+export type ViewName = keyof typeof VIEWS;
+export type ViewOf<Name extends ViewName> = ReturnType<(typeof VIEWS)[Name]>;
+
+export function isViewName(value: string): value is ViewName {
+  return Object.hasOwn(VIEWS, value);
+}

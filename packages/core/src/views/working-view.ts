@@ -1,0 +1,70 @@
+import { slopes, type Figure } from '../figure/index.js';
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { figureView, type FigureView } from './figure-view.js';
+
+/** How the parts of an operation are joined when its formula is written out. */
+export type Formula = 'sum' | 'difference' | 'product' | 'quotient' | 'percent of' | 'whole of' | 'share of' | 'round' | 'choice' | 'none';
+
+/** One figure opened: what it is, how it was made, and of what. */
+export interface WorkingView extends FigureView {
+  /** Where it stands: the key of a published figure, and the way down from it through its parts. */
+  readonly reference: string;
+  readonly subject: string;
+  readonly meaning: string;
+  readonly operation: string;
+  readonly note: string;
+  readonly formula: Formula;
+  /** The field of a row, where the figure is an input that can be changed in place. */
+  readonly input: { readonly kind: string; readonly id: string; readonly field: string } | null;
+  readonly parts: readonly PartView[];
+}
+
+export interface PartView extends FigureView {
+  readonly reference: string;
+  readonly subject: string;
+  readonly operation: string;
+  readonly note: string;
+  readonly input: WorkingView['input'];
+}
+
+/**
+ * Opens a figure. A reference is the key of a published figure, or "key#0.2": the third part of the first part of it.
+ * Null where there is no such figure (any more).
+ */
+export function workingView(evaluation: Evaluation, reference: string): WorkingView | null {
+  const [key = '', path = ''] = reference.split('#');
+  let figure = evaluation.figure(key);
+  for (const index of path === '' ? [] : path.split('.')) figure = figure?.parts[Number(index)] ?? null;
+  if (figure === null) return null;
+  const parts = figure.parts.map((part, index) => partView(part, part.key ?? `${key}#${path === '' ? '' : `${path}.`}${index}`));
+  const formula = figure.parts.length === 0 ? 'none' : (figure.operation as Formula);
+  return { ...partView(figure, reference), meaning: evaluation.meaning(figure.key ?? key), formula: figure.operation === 'missing' ? 'none' : formula, parts };
+}
+
+function partView(figure: Figure, reference: string): PartView {
+  return {
+    ...figureView(figure),
+    reference,
+    subject: figure.subject,
+    operation: figure.operation,
+    note: figure.note,
+    input: figure.operation === 'input' || figure.operation === 'missing' ? figure.place : null,
+  };
+}
+
+/** What moves a figure most: its inputs, by how far the figure moves when each of them rises by one percent. */
+export interface LeverView extends FigureView {
+  readonly subject: string;
+  readonly perPercent: string;
+}
+
+export function leversOf(evaluation: Evaluation, key: string, most: number): LeverView[] {
+  const figure = evaluation.figure(key);
+  if (figure === null) return [];
+  return slopes(figure)
+    .map(({ input, slope }) => ({ input, effect: slope.mul(input.amount ?? 0).div(100) }))
+    .filter(({ effect }) => !effect.isZero())
+    .sort((one, other) => other.effect.abs().comparedTo(one.effect.abs()))
+    .slice(0, most)
+    .map(({ input, effect }) => ({ ...figureView(input), subject: input.subject, perPercent: effect.toFixed() }));
+}

@@ -1,0 +1,17 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: { conditions: ['source'] },
+  ssr: { resolve: { conditions: ['source'] } },
+  test: {
+    projects: [
+      { extends: true, test: { name: 'book', include: ['packages/book/src/**/*.test.ts'] } },
+      { extends: true, test: { name: 'core', include: ['packages/core/src/**/*.test.ts'] } },
+      {
+        extends: true,
+        test: { name: 'server', include: ['apps/server/src/**/*.test.ts'], testTimeout: 30_000, hookTimeout: 60_000, fileParallelism: false },
+      },
+      { extends: true, test: { name: 'web', include: ['apps/web/src/**/*.test.{ts,tsx}'] } },
+    ],
+  },
+});
