@@ -2,7 +2,12 @@
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'book-stands-alone', severity: 'error', from: { path: '^packages/book' }, to: { path: '^(packages/core|apps)/' } },
+    {
+      name: 'book-stands-alone',
+      severity: 'error',
+      from: { path: '^packages/book' },
+      to: { path: '^(packages/core|apps)/' },
+    },
     { name: 'core-below-apps', severity: 'error', from: { path: '^packages/core' }, to: { path: '^apps/' } },
     { name: 'server-not-web', severity: 'error', from: { path: '^apps/server' }, to: { path: '^apps/web' } },
     { name: 'web-not-server', severity: 'error', from: { path: '^apps/web' }, to: { path: '^apps/server' } },
@@ -26,6 +31,10 @@ module.exports = {
     tsPreCompilationDeps: true,
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(^|/)dist/' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['source', 'import', 'default'], extensions: ['.ts', '.tsx', '.js'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['source', 'import', 'default'],
+      extensions: ['.ts', '.tsx', '.js'],
+    },
   },
 };

@@ -10,7 +10,7 @@ export default tseslint.config(
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
@@ -23,7 +23,10 @@ export default tseslint.config(
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
       'no-restricted-syntax': [
         'error',
-        { selector: "ThrowStatement > NewExpression[callee.name='Error']", message: 'Throw a typed error with a code.' },
+        {
+          selector: "ThrowStatement > NewExpression[callee.name='Error']",
+          message: 'Throw a typed error with a code.',
+        },
       ],
     },
   },
@@ -31,7 +34,16 @@ export default tseslint.config(
   {
     files: ['scripts/**/*.mjs', '*.mjs', '*.cjs', 'apps/server/public/**/*.js'],
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', setTimeout: 'readonly', URL: 'readonly', performance: 'readonly', module: 'writable' },
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        URL: 'readonly',
+        performance: 'readonly',
+        module: 'writable',
+        Buffer: 'readonly',
+      },
     },
   },
   prettier,

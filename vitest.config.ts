@@ -9,7 +9,13 @@ export default defineConfig({
       { extends: true, test: { name: 'core', include: ['packages/core/src/**/*.test.ts'] } },
       {
         extends: true,
-        test: { name: 'server', include: ['apps/server/src/**/*.test.ts'], testTimeout: 30_000, hookTimeout: 60_000, fileParallelism: false },
+        test: {
+          name: 'server',
+          include: ['apps/server/src/**/*.test.ts'],
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
       },
       { extends: true, test: { name: 'web', include: ['apps/web/src/**/*.test.{ts,tsx}'] } },
     ],

@@ -50,13 +50,23 @@ export const KIND_LABELS: Record<Kind, string> = {
 };
 
 /** Kinds in which two rows of a book cannot bear the same name, capital letters or not. */
-export const KINDS_WITH_UNIQUE_NAMES: readonly Kind[] = ['supplier', 'material', 'labourGrade', 'product', 'runningCost', 'channel'];
+export const KINDS_WITH_UNIQUE_NAMES: readonly Kind[] = [
+  'supplier',
+  'material',
+  'labourGrade',
+  'product',
+  'runningCost',
+  'channel',
+];
 
 export function isKind(value: unknown): value is Kind {
   return typeof value === 'string' && Object.hasOwn(KINDS, value);
 }
 
-const FIELDS = Object.fromEntries(KIND_NAMES.map((kind) => [kind, declaredFields(KINDS[kind])])) as Record<Kind, readonly FieldSpec[]>;
+const FIELDS = Object.fromEntries(KIND_NAMES.map((kind) => [kind, declaredFields(KINDS[kind])])) as Record<
+  Kind,
+  readonly FieldSpec[]
+>;
 
 /** The fields of a kind of row, the id left out. */
 export function fieldsOf(kind: Kind): readonly FieldSpec[] {

@@ -2,8 +2,31 @@ import { Choice, CurrencyCode, DecimalText, Flag, Name, Row, WholeNumber } from 
 
 /** The country settings that a book may have: they decide how numbers and dates are read and shown. */
 export const LOCALES = [
-  'en-GB', 'en-IE', 'en-US', 'en-CA', 'en-AU', 'en-NZ', 'en-IN', 'en-ZA', 'de-DE', 'de-AT', 'de-CH', 'fr-FR', 'fr-BE',
-  'nl-NL', 'it-IT', 'es-ES', 'pt-PT', 'pt-BR', 'sv-SE', 'da-DK', 'nb-NO', 'fi-FI', 'pl-PL', 'cs-CZ', 'ja-JP',
+  'en-GB',
+  'en-IE',
+  'en-US',
+  'en-CA',
+  'en-AU',
+  'en-NZ',
+  'en-IN',
+  'en-ZA',
+  'de-DE',
+  'de-AT',
+  'de-CH',
+  'fr-FR',
+  'fr-BE',
+  'nl-NL',
+  'it-IT',
+  'es-ES',
+  'pt-PT',
+  'pt-BR',
+  'sv-SE',
+  'da-DK',
+  'nb-NO',
+  'fi-FI',
+  'pl-PL',
+  'cs-CZ',
+  'ja-JP',
 ] as const;
 
 export const ROUNDING_MODES = ['half-away-from-zero', 'half-even'] as const;

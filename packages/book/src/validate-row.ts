@@ -14,12 +14,21 @@ export function completeRow<K extends Kind>(kind: K, given: object): RowOf<K> {
  */
 export function validateRow(kind: Kind, row: object): Problem[] {
   const instance = Object.assign(new KINDS[kind](), row);
-  const errors = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, validationError: { target: false } });
+  const errors = validateSync(instance, {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    validationError: { target: false },
+  });
   const rowId = 'id' in row && typeof row.id === 'string' ? { rowId: row.id } : {};
   return errors.map((error) => {
     const constraints = error.constraints ?? {};
     if ('whitelistValidation' in constraints) {
-      return problem('unknown-field', { kind, ...rowId, field: error.property, values: { kind: KIND_LABELS[kind], field: error.property } });
+      return problem('unknown-field', {
+        kind,
+        ...rowId,
+        field: error.property,
+        values: { kind: KIND_LABELS[kind], field: error.property },
+      });
     }
     const detail = Object.values(constraints)[0] ?? `${error.property} is not right.`;
     return problem('invalid-field', { kind, ...rowId, field: error.property, values: { detail } });

@@ -13,14 +13,17 @@ export type Applied =
 
 /**
  * Works out what a change does to a book, without doing it. Every row is held against its class, then every rule that
- * reaches beyond a row against the book as the change would leave it. One wrong row refuses the whole change.
+ * reaches beyond a row against the book as the change would leave it. One wrong row refuses the whole change. Only the
+ * change that makes a new book may add its settings.
  */
-export function applyChange(book: BookReader, change: Change): Applied {
+export function applyChange(book: BookReader, change: Change, isNewBook = false): Applied {
   const overlay = overlayOn(book);
   const problems = change.operations.flatMap((operation) => applyOperation(overlay, operation));
   if (problems.length > 0) return { ok: false, problems };
   const writes = overlay.writes();
-  const broken = writes.flatMap((write) => ruleProblems(overlay, write));
+  const broken = writes.flatMap((write) =>
+    isNewBook && write.kind === 'settings' ? [] : ruleProblems(overlay, write),
+  );
   return broken.length > 0 ? { ok: false, problems: broken } : { ok: true, writes };
 }
 
@@ -28,14 +31,18 @@ function applyOperation(overlay: Overlay, operation: Operation): Problem[] {
   const { kind } = operation;
   if (operation.action === 'create') {
     const { id } = operation.row;
-    if (overlay.row(kind, id) !== undefined) return [problem('row-exists', { kind, rowId: id, values: { kind: KIND_LABELS[kind] } })];
+    if (overlay.row(kind, id) !== undefined)
+      return [problem('row-exists', { kind, rowId: id, values: { kind: KIND_LABELS[kind] } })];
     return put(overlay, kind, operation.row, 1);
   }
   const row = overlay.row(kind, operation.id);
-  if (row === undefined) return [problem('unknown-row', { kind, rowId: operation.id, values: { kind: KIND_LABELS[kind] } })];
+  if (row === undefined)
+    return [problem('unknown-row', { kind, rowId: operation.id, values: { kind: KIND_LABELS[kind] } })];
   if (operation.action === 'update') {
     const moved = movedFields(row, operation);
-    return moved.length > 0 ? moved : put(overlay, kind, { ...row, ...operation.after, id: operation.id }, row.version + 1);
+    return moved.length > 0
+      ? moved
+      : put(overlay, kind, { ...row, ...operation.after, id: operation.id }, row.version + 1);
   }
   if (row.version !== operation.version) {
     return [problem('row-moved-on', { kind, rowId: operation.id, values: { kind: KIND_LABELS[kind] } })];
@@ -55,7 +62,9 @@ function put(overlay: Overlay, kind: Kind, fields: object, version: number): Pro
 /** The fields that somebody else has changed since: what the change says they were is not what they are. */
 function movedFields(row: StoredRow, update: UpdateOperation): Problem[] {
   return Object.keys(update.after)
-    .filter((field) => fieldValue(row, field) !== update.before[field] && fieldValue(row, field) !== update.after[field])
+    .filter(
+      (field) => fieldValue(row, field) !== update.before[field] && fieldValue(row, field) !== update.after[field],
+    )
     .filter((field) => fieldsOf(update.kind).some((spec) => spec.name === field))
     .map((field) => {
       const label = fieldsOf(update.kind).find((spec) => spec.name === field)?.label ?? field;
@@ -64,7 +73,11 @@ function movedFields(row: StoredRow, update: UpdateOperation): Problem[] {
         kind: update.kind,
         rowId: update.id,
         field,
-        values: { label, theirs: theirs === null ? 'empty' : String(theirs), yours: String(update.after[field] ?? 'empty') },
+        values: {
+          label,
+          theirs: theirs === null ? 'empty' : String(theirs),
+          yours: String(update.after[field] ?? 'empty'),
+        },
       });
     });
 }

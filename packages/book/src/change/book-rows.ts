@@ -59,11 +59,17 @@ export function bookRows(initial: Partial<RowsByKind> = {}): BookRows {
   return {
     row: <K extends Kind>(kind: K, id: string) => rowsOfKind(kind).get(id) as StoredRow<K> | undefined,
     rowsWith: <K extends Kind>(kind: K, field: string, value: string) => {
-      if (field === 'id') return [rowsOfKind(kind).get(value)].filter((row) => row !== undefined) as unknown as StoredRow<K>[];
+      if (field === 'id')
+        return [rowsOfKind(kind).get(value)].filter((row) => row !== undefined) as unknown as StoredRow<K>[];
       return [...(indexBy(kind, field).get(value.toLowerCase())?.values() ?? [])] as unknown as StoredRow<K>[];
     },
     all: <K extends Kind>(kind: K) => [...rowsOfKind(kind).values()] as unknown as StoredRow<K>[],
     put,
     apply: (writes) => writes.forEach((write) => put(write.kind, write.id, write.after)),
   };
+}
+
+/** All rows of a book by kind, as an evaluation takes them. */
+export function rowsByKind(rows: Pick<BookRows, 'all'>): RowsByKind {
+  return Object.fromEntries(KIND_NAMES.map((kind) => [kind, rows.all(kind)])) as unknown as RowsByKind;
 }

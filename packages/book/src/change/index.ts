@@ -1,9 +1,16 @@
 export { applyChange, type Applied } from './apply-change.js';
-export { MOST_OPERATIONS, type Change, type CreateOperation, type Operation, type RemoveOperation, type UpdateOperation } from './change.js';
+export {
+  MOST_OPERATIONS,
+  type Change,
+  type CreateOperation,
+  type Operation,
+  type RemoveOperation,
+  type UpdateOperation,
+} from './change.js';
 export { describeWrites } from './describe-change.js';
 export { findLoop } from './find-loop.js';
 export { readChange } from './read-change.js';
 export { removalOf } from './removal-of.js';
-export { bookRows, type BookRows, type RowsByKind } from './book-rows.js';
+export { bookRows, rowsByKind, type BookRows, type RowsByKind } from './book-rows.js';
 export { changedFields, reverseOperations, withoutVersion } from './reverse-change.js';
 export { fieldValue, type BookReader, type StoredRow, type Write } from './stored-row.js';

@@ -28,9 +28,12 @@ export function readChange(input: unknown): Change | Problem[] {
 }
 
 function operationProblems(operation: unknown, index: number): Problem[] {
-  const refuse = (detail: string) => [problem('malformed-change', { values: { detail: `operation ${index + 1} ${detail}` } })];
+  const refuse = (detail: string) => [
+    problem('malformed-change', { values: { detail: `operation ${index + 1} ${detail}` } }),
+  ];
   if (!isRecord(operation)) return refuse('is not an object');
-  if (!isKind(operation.kind)) return [problem('unknown-kind', { values: { kind: String(operation.kind).slice(0, 60) } })];
+  if (!isKind(operation.kind))
+    return [problem('unknown-kind', { values: { kind: String(operation.kind).slice(0, 60) } })];
   switch (operation.action) {
     case 'create':
       return isRecord(operation.row) && isId(operation.row.id) ? [] : refuse('has no row with a UUID in small letters');

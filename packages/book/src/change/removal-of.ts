@@ -11,6 +11,8 @@ export function removalOf(book: BookReader, kind: Kind, id: string): RemoveOpera
   if (row === undefined) return [];
   const belongings = referrersTo(kind)
     .filter((referrer) => referrer.goesWithTarget)
-    .flatMap((referrer) => book.rowsWith(referrer.kind, referrer.field, id).flatMap((each) => removalOf(book, referrer.kind, each.id)));
+    .flatMap((referrer) =>
+      book.rowsWith(referrer.kind, referrer.field, id).flatMap((each) => removalOf(book, referrer.kind, each.id)),
+    );
   return [...belongings, { action: 'remove', kind, id, version: row.version }];
 }

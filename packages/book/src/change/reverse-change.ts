@@ -8,7 +8,8 @@ export function reverseOperations(writes: readonly Write[], book: BookReader): O
 }
 
 function reverse({ kind, id, before, after }: Write, book: BookReader): Operation {
-  if (before === null) return { action: 'remove', kind, id, version: book.row(kind, id)?.version ?? (after as StoredRow).version };
+  if (before === null)
+    return { action: 'remove', kind, id, version: book.row(kind, id)?.version ?? (after as StoredRow).version };
   if (after === null) return { action: 'create', kind, row: withoutVersion(before) };
   const changed = changedFields(kind, before, after);
   const pick = (row: StoredRow) => Object.fromEntries(changed.map((field) => [field, fieldValue(row, field)]));

@@ -51,7 +51,9 @@ function stillUsed(book: BookReader, kind: Kind, removed: StoredRow): Problem[] 
     if (user === undefined) continue;
     const owner = 'productId' in user ? book.row('product', user.productId) : undefined;
     const userLabel = owner ? rowLabel('product', owner) : rowLabel(referrer.kind, user);
-    return [problem('still-used', { kind, rowId: removed.id, values: { name: rowLabel(kind, removed), user: userLabel } })];
+    return [
+      problem('still-used', { kind, rowId: removed.id, values: { name: rowLabel(kind, removed), user: userLabel } }),
+    ];
   }
   return [];
 }
@@ -60,7 +62,9 @@ function takenName(book: BookReader, kind: Kind, row: StoredRow): Problem[] {
   if (!KINDS_WITH_UNIQUE_NAMES.includes(kind)) return [];
   const name = fieldValue(row, 'name') as string;
   const taken = book.rowsWith(kind, 'name', name).some((other) => other.id !== row.id);
-  return taken ? [problem('name-taken', { kind, rowId: row.id, field: 'name', values: { kind: KIND_LABELS[kind], name } })] : [];
+  return taken
+    ? [problem('name-taken', { kind, rowId: row.id, field: 'name', values: { kind: KIND_LABELS[kind], name } })]
+    : [];
 }
 
 function billLineProblems(book: BookReader, line: BillLine): Problem[] {
@@ -69,11 +73,15 @@ function billLineProblems(book: BookReader, line: BillLine): Problem[] {
   }
   if (line.componentId === null) return [];
   const loop = findLoop(line.productId, (productId) =>
-    book.rowsWith('billLine', 'productId', productId).flatMap((row) => (row as StoredRow<'billLine'>).componentId ?? []),
+    book
+      .rowsWith('billLine', 'productId', productId)
+      .flatMap((row) => (row as StoredRow<'billLine'>).componentId ?? []),
   );
   if (loop === null) return [];
   const names = loop.map((id) => rowLabel('product', book.row('product', id) ?? {})).join(' → ');
-  return [problem('component-loop', { kind: 'billLine', rowId: line.id, field: 'componentId', values: { loop: names } })];
+  return [
+    problem('component-loop', { kind: 'billLine', rowId: line.id, field: 'componentId', values: { loop: names } }),
+  ];
 }
 
 function yieldProblems(product: Product): Problem[] {

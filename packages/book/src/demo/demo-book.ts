@@ -8,7 +8,10 @@ export interface BookBuilder {
 }
 
 export function bookBuilder(): BookBuilder {
-  const rows = Object.fromEntries(KIND_NAMES.map((kind) => [kind, [] as Record<string, unknown>[]])) as Record<Kind, Record<string, unknown>[]>;
+  const rows = Object.fromEntries(KIND_NAMES.map((kind) => [kind, [] as Record<string, unknown>[]])) as Record<
+    Kind,
+    Record<string, unknown>[]
+  >;
   let count = 0;
   return {
     add(kind, fields) {

@@ -8,8 +8,14 @@ import { bookBuilder, type BookBuilder } from './demo-book.js';
 export function quillfernPottery(): BookFile {
   const book = bookBuilder();
   book.add('settings', {
-    name: 'Quillfern Pottery', currency: 'EUR', locale: 'en-IE', salesTaxPercent: '20', pricesIncludeTax: true,
-    openDaysPerWeek: 5, closedDaysPerYear: '20', normalLabourHoursPerMonth: '240',
+    name: 'Quillfern Pottery',
+    currency: 'EUR',
+    locale: 'en-IE',
+    salesTaxPercent: '20',
+    pricesIncludeTax: true,
+    openDaysPerWeek: 5,
+    closedDaysPerYear: '20',
+    normalLabourHoursPerMonth: '240',
   });
   const materials = addMaterials(book);
   const grades = addGrades(book);
@@ -60,7 +66,15 @@ function addMaterials(book: BookBuilder): Ids {
     MATERIALS.map(([name, kind, baseUnit, supplier, packQuantity, packUnit, price, validFrom]) => {
       suppliers[supplier] ??= book.add('supplier', { name: supplier });
       const materialId = book.add('material', { name, kind, baseUnit });
-      book.add('supplierPrice', { materialId, supplierId: suppliers[supplier], packQuantity, packUnit, price, currency: 'EUR', validFrom });
+      book.add('supplierPrice', {
+        materialId,
+        supplierId: suppliers[supplier],
+        packQuantity,
+        packUnit,
+        price,
+        currency: 'EUR',
+        validFrom,
+      });
       return [name, materialId];
     }),
   );
@@ -68,9 +82,25 @@ function addMaterials(book: BookBuilder): Ids {
 
 function addGrades(book: BookBuilder): Ids {
   return {
-    owner: book.add('labourGrade', { name: "Owner's own time", wagePerHour: '24', onCostPercent: '0', productivePercent: '80', ownersTime: true }),
-    maker: book.add('labourGrade', { name: 'Maker', wagePerHour: '16.50', onCostPercent: '22', productivePercent: '85' }),
-    helper: book.add('labourGrade', { name: 'Studio helper', wagePerHour: '13.20', onCostPercent: '18', productivePercent: '90' }),
+    owner: book.add('labourGrade', {
+      name: "Owner's own time",
+      wagePerHour: '24',
+      onCostPercent: '0',
+      productivePercent: '80',
+      ownersTime: true,
+    }),
+    maker: book.add('labourGrade', {
+      name: 'Maker',
+      wagePerHour: '16.50',
+      onCostPercent: '22',
+      productivePercent: '85',
+    }),
+    helper: book.add('labourGrade', {
+      name: 'Studio helper',
+      wagePerHour: '13.20',
+      onCostPercent: '18',
+      productivePercent: '90',
+    }),
   };
 }
 
@@ -79,13 +109,25 @@ interface Recipe {
   /** Item, quantity, unit, basis (started unit unless said), loss %. */
   readonly lines?: readonly (readonly [item: string, quantity: string, unit: string, basis?: string, loss?: string])[];
   /** Step, grade, stated as, time. */
-  readonly steps?: readonly (readonly [name: string, grade: string, timeBasis: string, time: string, people?: string])[];
+  readonly steps?: readonly (readonly [
+    name: string,
+    grade: string,
+    timeBasis: string,
+    time: string,
+    people?: string,
+  ])[];
   readonly others?: readonly (readonly [name: string, amount: string, basis: string])[];
 }
 
 const RECIPES: readonly Recipe[] = [
   {
-    fields: { name: 'Moss glaze', outputUnit: 'kg', batchSize: '10', yieldPercent: '96', note: 'Weighed dry, sold to nobody: it goes into the ware.' },
+    fields: {
+      name: 'Moss glaze',
+      outputUnit: 'kg',
+      batchSize: '10',
+      yieldPercent: '96',
+      note: 'Weighed dry, sold to nobody: it goes into the ware.',
+    },
     lines: [
       ['Potash feldspar', '4.2', 'kg', 'batch'],
       ['Silica', '2.4', 'kg', 'batch'],
@@ -230,7 +272,9 @@ function addProducts(book: BookBuilder, materials: Ids, grades: Ids): Ids {
     steps.forEach(([name, grade, timeBasis, time, people = '1'], position) => {
       book.add('labourStep', { productId, position, name, gradeId: at(grades, grade), timeBasis, time, people });
     });
-    others.forEach(([name, amount, basis], position) => book.add('otherCost', { productId, position, name, amount, basis }));
+    others.forEach(([name, amount, basis], position) =>
+      book.add('otherCost', { productId, position, name, amount, basis }),
+    );
     products[fields.name as string] = productId;
   }
   return products;
@@ -255,17 +299,32 @@ function addRunningCosts(book: BookBuilder): void {
 }
 
 function addPrices(book: BookBuilder, products: Ids): void {
-  const channelId = book.add('channel', { name: 'Own web shop', feePercent: '2.9', feeBasis: 'price paid', feePerOrder: '0.30', unitsPerOrder: '1.6' });
-  const price = (product: string, fields: Record<string, unknown>) => book.add('pricePoint', { productId: at(products, product), channelId, taxInside: true, ...fields });
+  const channelId = book.add('channel', {
+    name: 'Own web shop',
+    feePercent: '2.9',
+    feeBasis: 'price paid',
+    feePerOrder: '0.30',
+    unitsPerOrder: '1.6',
+  });
+  const price = (product: string, fields: Record<string, unknown>) =>
+    book.add('pricePoint', { productId: at(products, product), channelId, taxInside: true, ...fields });
   price('Everyday mug', { price: '19.50' });
   price('Breakfast bowl', { basis: 'margin', target: '18', price: '17.95', ending: '.95' });
-  price('Teapot with cane handle', { basis: 'markup', target: '25', price: '74.00', ending: '.00', endingDirection: 'nearest' });
+  price('Teapot with cane handle', {
+    basis: 'markup',
+    target: '25',
+    price: '74.00',
+    ending: '.00',
+    endingDirection: 'nearest',
+  });
   price('Serving platter', { price: '52.00' });
   price('Gift set, two mugs', { price: '32.00' });
   price('Cork trivet', { basis: 'profit', target: '1.50', price: '6.90', ending: '.90' });
   price('Glazing workshop, two hours', { price: '36.00', taxPercent: '10' });
   const candidates = (product: string, prices: readonly string[]) =>
-    prices.forEach((each, position) => book.add('candidatePrice', { productId: at(products, product), channelId, position, price: each }));
+    prices.forEach((each, position) =>
+      book.add('candidatePrice', { productId: at(products, product), channelId, position, price: each }),
+    );
   candidates('Everyday mug', ['17.50', '19.50', '21.50', '24.00']);
   candidates('Glazing workshop, two hours', ['32.00', '36.00', '42.00']);
 }

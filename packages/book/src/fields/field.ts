@@ -45,7 +45,11 @@ export function declaredFields(rowClass: { prototype: object }): readonly FieldS
 
 type Check = (options: ValidationOptions) => PropertyDecorator;
 
-function field(spec: Omit<FieldSpec, 'name' | 'nullable'>, options: FieldOptions, checks: readonly Check[]): PropertyDecorator {
+function field(
+  spec: Omit<FieldSpec, 'name' | 'nullable'>,
+  options: FieldOptions,
+  checks: readonly Check[],
+): PropertyDecorator {
   return (target, property) => {
     const nullable = options.nullable ?? false;
     SPECS.set(target, [...(SPECS.get(target) ?? []), { ...spec, name: String(property), nullable }]);
@@ -64,7 +68,11 @@ export const Name = (options: FieldOptions) =>
     check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
     check('notEmpty', `${options.label} cannot be empty.`, (value) => typeof value !== 'string' || value.trim() !== ''),
     (more) => MaxLength(120, { ...more, message: `${options.label} can have at most 120 characters.` }),
-    check('trimmed', `${options.label} cannot begin or end with a space.`, (value) => typeof value !== 'string' || value === value.trim()),
+    check(
+      'trimmed',
+      `${options.label} cannot begin or end with a space.`,
+      (value) => typeof value !== 'string' || value === value.trim(),
+    ),
   ]);
 
 /** A longer text that may be empty. */
@@ -89,13 +97,39 @@ interface DecimalOptions extends FieldOptions {
 export function DecimalText(options: DecimalOptions): PropertyDecorator {
   const { label, from, to, above, below } = options;
   const passesIf = (test: (value: string) => boolean) => (value: unknown) => !isDecimalText(value) || test(value);
-  const checks: Check[] = [
-    check('decimalText', `${label} must be a plain decimal such as "12.50".`, isDecimalText),
-  ];
-  if (from !== undefined) checks.push(check('atLeast', `${label} cannot be less than ${from}.`, passesIf((value) => compareDecimalText(value, from) >= 0)));
-  if (to !== undefined) checks.push(check('atMost', `${label} cannot be more than ${to}.`, passesIf((value) => compareDecimalText(value, to) <= 0)));
-  if (above !== undefined) checks.push(check('moreThan', `${label} must be more than ${above}.`, passesIf((value) => compareDecimalText(value, above) > 0)));
-  if (below !== undefined) checks.push(check('lessThan', `${label} must be less than ${below}.`, passesIf((value) => compareDecimalText(value, below) < 0)));
+  const checks: Check[] = [check('decimalText', `${label} must be a plain decimal such as "12.50".`, isDecimalText)];
+  if (from !== undefined)
+    checks.push(
+      check(
+        'atLeast',
+        `${label} cannot be less than ${from}.`,
+        passesIf((value) => compareDecimalText(value, from) >= 0),
+      ),
+    );
+  if (to !== undefined)
+    checks.push(
+      check(
+        'atMost',
+        `${label} cannot be more than ${to}.`,
+        passesIf((value) => compareDecimalText(value, to) <= 0),
+      ),
+    );
+  if (above !== undefined)
+    checks.push(
+      check(
+        'moreThan',
+        `${label} must be more than ${above}.`,
+        passesIf((value) => compareDecimalText(value, above) > 0),
+      ),
+    );
+  if (below !== undefined)
+    checks.push(
+      check(
+        'lessThan',
+        `${label} must be less than ${below}.`,
+        passesIf((value) => compareDecimalText(value, below) < 0),
+      ),
+    );
   return field({ type: 'decimal', label }, options, checks);
 }
 
@@ -116,14 +150,19 @@ export const Choice = (choices: readonly string[], options: FieldOptions) =>
 /** A unit of measure that Nuvar knows. */
 export const UnitCode = (options: FieldOptions) =>
   field({ type: 'unit', label: options.label }, options, [
-    (more) => IsIn([...UNIT_CODES], { ...more, message: `${options.label} is not a unit that is known here. Known are: ${UNIT_CODES.join(', ')}.` }),
+    (more) =>
+      IsIn([...UNIT_CODES], {
+        ...more,
+        message: `${options.label} is not a unit that is known here. Known are: ${UNIT_CODES.join(', ')}.`,
+      }),
   ]);
 
 /** A currency by its ISO 4217 code. */
 export const CurrencyCode = (options: FieldOptions) =>
   field({ type: 'currency', label: options.label }, options, [
     check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
-    (more) => IsISO4217CurrencyCode({ ...more, message: `${options.label} must be a currency code such as EUR or USD.` }),
+    (more) =>
+      IsISO4217CurrencyCode({ ...more, message: `${options.label} must be a currency code such as EUR or USD.` }),
   ]);
 
 const isDay = (value: unknown) =>

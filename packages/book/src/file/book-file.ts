@@ -19,7 +19,9 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {};
 
 /** Writes the rows of a book as a book file. */
 export function writeBookFile(rows: Pick<BookRows, 'all'>): BookFile {
-  const byKind = KIND_NAMES.map((kind) => [kind, rows.all(kind).map((row) => withoutVersion(row as StoredRow))] as const);
+  const byKind = KIND_NAMES.map(
+    (kind) => [kind, rows.all(kind).map((row) => withoutVersion(row as StoredRow))] as const,
+  );
   return { format: 'nuvar-book', version: BOOK_FILE_VERSION, rows: Object.fromEntries(byKind) };
 }
 
@@ -31,8 +33,10 @@ export function readBookFile(input: unknown): BookRows | Problem[] {
   const refuse = (detail: string) => [problem('not-a-book-file', { values: { detail } })];
   if (typeof input !== 'object' || input === null) return refuse('it holds no object');
   const given = input as Partial<BookFile>;
-  if (given.format !== 'nuvar-book' || !Number.isInteger(given.version)) return refuse('it does not say format "nuvar-book" and a version');
-  if ((given.version as number) > BOOK_FILE_VERSION) return [problem('newer-book-file', { values: { version: String(given.version) } })];
+  if (given.format !== 'nuvar-book' || !Number.isInteger(given.version))
+    return refuse('it does not say format "nuvar-book" and a version');
+  if ((given.version as number) > BOOK_FILE_VERSION)
+    return [problem('newer-book-file', { values: { version: String(given.version) } })];
   const file = upgrade(given as BookFile);
   if (typeof file.rows !== 'object' || file.rows === null) return refuse('it holds no rows');
   const strange = Object.keys(file.rows).find((kind) => !isKind(kind) || !Array.isArray(file.rows[kind]));
@@ -64,7 +68,8 @@ function checkedRows(file: BookFile): BookRows | Problem[] {
   for (const kind of KIND_NAMES) {
     if (kind === 'settings') continue;
     for (const row of rows.all(kind)) {
-      if (problems.length < 50) problems.push(...ruleProblems(rows, { kind, id: row.id, before: null, after: row as StoredRow }));
+      if (problems.length < 50)
+        problems.push(...ruleProblems(rows, { kind, id: row.id, before: null, after: row as StoredRow }));
     }
   }
   return problems.length > 0 ? problems : rows;

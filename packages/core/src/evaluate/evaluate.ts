@@ -1,7 +1,15 @@
 import type { RowsByKind } from '@nuvar/book';
 import { fullCost, openDays, overhead, runningCost } from '../overhead/index.js';
 import { breakEvenOfBook, breakEvenOfShare, candidateSale, coverage } from '../planning/index.js';
-import { batch, labourHours, labourRate, labourStepCost, lineCost, otherCost, productCost } from '../production/index.js';
+import {
+  batch,
+  labourHours,
+  labourRate,
+  labourStepCost,
+  lineCost,
+  otherCost,
+  productCost,
+} from '../production/index.js';
 import { materialPrice, priceInUnits } from '../purchasing/index.js';
 import { pricePoint } from '../selling/index.js';
 import type { Calculation } from './calculation.js';

@@ -23,7 +23,11 @@ export interface Evaluation {
 }
 
 /** Begins to evaluate a book as of a day. `calculations` are those whose figures can be asked for by key. */
-export function beginEvaluation(book: Partial<RowsByKind>, asOf: string, calculations: readonly Calculation<unknown>[]): Evaluation {
+export function beginEvaluation(
+  book: Partial<RowsByKind>,
+  asOf: string,
+  calculations: readonly Calculation<unknown>[],
+): Evaluation {
   const sources = sourcesOf(book);
   const cells = new Map<string, Cell>();
   const stack: Cell[] = [];
@@ -44,7 +48,8 @@ export function beginEvaluation(book: Partial<RowsByKind>, asOf: string, calcula
   };
   const refresh = (cell: Cell): void => {
     if (!cell.stale || cell.calculation === null) return;
-    const untouched = cell.checkedAt > 0 && cell.dependencies.every((each) => (refresh(each), each.changedAt <= cell.checkedAt));
+    const untouched =
+      cell.checkedAt > 0 && cell.dependencies.every((each) => (refresh(each), each.changedAt <= cell.checkedAt));
     if (!untouched) workOut(cell, cell.calculation);
     cell.stale = false;
     cell.checkedAt = moment;
@@ -101,7 +106,13 @@ export function beginEvaluation(book: Partial<RowsByKind>, asOf: string, calcula
       const place = { kind, id: row.id, field };
       const baseline = sources.baseline(row.id, field);
       const value = fieldValue(row, field) as string | number | null;
-      return input(leaf, place, value, leaf.whenEmpty ?? gap('row-missing', place, { subject: leaf.name }), baseline === undefined ? undefined : String(baseline ?? 'nothing'));
+      return input(
+        leaf,
+        place,
+        value,
+        leaf.whenEmpty ?? gap('row-missing', place, { subject: leaf.name }),
+        baseline === undefined ? undefined : String(baseline ?? 'nothing'),
+      );
     },
   };
 

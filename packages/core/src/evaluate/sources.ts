@@ -1,4 +1,13 @@
-import { bookRows, fieldsOf, fieldValue, type BookRows, type Kind, type RowsByKind, type StoredRow, type Write } from '@nuvar/book';
+import {
+  bookRows,
+  fieldsOf,
+  fieldValue,
+  type BookRows,
+  type Kind,
+  type RowsByKind,
+  type StoredRow,
+  type Write,
+} from '@nuvar/book';
 
 /** Sets one field of one row to another value, in a what-if or a trial that is not kept. */
 export interface Override {
@@ -30,7 +39,9 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
 
   const layOver = (kind: Kind, id: string, row: StoredRow | null): StoredRow | null => {
     const mine = current.filter((each) => each.kind === kind && each.id === id);
-    return row === null || mine.length === 0 ? row : ({ ...row, ...Object.fromEntries(mine.map((each) => [each.field, each.value])) } as StoredRow);
+    return row === null || mine.length === 0
+      ? row
+      : ({ ...row, ...Object.fromEntries(mine.map((each) => [each.field, each.value])) } as StoredRow);
   };
   const touch = (touched: Set<string>, kind: Kind, before: StoredRow | null, after: StoredRow | null) => {
     const id = (after ?? before)?.id ?? '';
@@ -40,7 +51,8 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
       const moved = before === null || after === null || fieldValue(before, name) !== fieldValue(after, name);
       if (name === 'position' && moved) touched.add(allKey(kind));
       if (target === undefined) continue;
-      const reordered = before !== null && after !== null && fieldValue(before, 'position') !== fieldValue(after, 'position');
+      const reordered =
+        before !== null && after !== null && fieldValue(before, 'position') !== fieldValue(after, 'position');
       for (const row of moved || reordered ? [before, after] : []) {
         const pointsTo = row && fieldValue(row, name);
         if (typeof pointsTo === 'string') touched.add(setKey(kind, name, pointsTo));

@@ -31,7 +31,8 @@ export const GAPS = {
   'never-breaks-even': 'never breaks even: nothing is left of a sale to cover the fixed cost',
   'loses-each-sale': 'never breaks even: each sale loses {loss}',
   'breaks-even-at-any-volume': 'breaks even at any volume: there is no fixed cost to cover, and a sale leaves nothing',
-  'target-out-of-reach': 'no price reaches this: as the price grows, the margin comes near {limit} % and never gets there',
+  'target-out-of-reach':
+    'no price reaches this: as the price grows, the margin comes near {limit} % and never gets there',
   'discount-eats-all': 'no number of units earns the same: at this discount nothing is left of a sale',
 } as const;
 

@@ -2,6 +2,18 @@ export { isPartial, isWhole, type Figure, type Operation } from './figure.js';
 export { gap, GAPS, gapSentence, isStated, type Gap, type GapCode, type Place } from './gap.js';
 export { inputsOf } from './inputs-of.js';
 export { constant, input, missing } from './leaves.js';
-export { choice, difference, percentOf, product, quotient, rounded, shaped, shareOf, sum, wholeOf, type Called } from './operations.js';
+export {
+  choice,
+  difference,
+  percentOf,
+  product,
+  quotient,
+  rounded,
+  shaped,
+  shareOf,
+  sum,
+  wholeOf,
+  type Called,
+} from './operations.js';
 export { sameValue } from './same-value.js';
 export { slopes, type Slope } from './slopes.js';

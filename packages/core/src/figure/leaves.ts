@@ -15,7 +15,13 @@ interface Leaf {
  * A field of a row. Where the field is empty the figure has no amount, and `whenEmpty` says what would fill it.
  * `baseline` is the value of the book where a what-if or a trial has put another in its place.
  */
-export function input(leaf: Leaf, place: Place, value: string | number | null, whenEmpty: Gap, baseline?: string): Figure {
+export function input(
+  leaf: Leaf,
+  place: Place,
+  value: string | number | null,
+  whenEmpty: Gap,
+  baseline?: string,
+): Figure {
   return {
     operation: 'input',
     name: leaf.name,
@@ -33,7 +39,18 @@ export function input(leaf: Leaf, place: Place, value: string | number | null, w
 /** A number that holds everywhere, with its source: 12 months a year, 1000 grams a kilogram. */
 export function constant(name: string, amount: Decimal | string, unit: Unit, source: string): Figure {
   const value = typeof amount === 'string' ? decimal(amount) : amount;
-  return { operation: 'constant', name, subject: '', unit, amount: value, gaps: NO_GAPS, parts: NO_PARTS, place: null, note: source, key: null };
+  return {
+    operation: 'constant',
+    name,
+    subject: '',
+    unit,
+    amount: value,
+    gaps: NO_GAPS,
+    parts: NO_PARTS,
+    place: null,
+    note: source,
+    key: null,
+  };
 }
 
 /** A figure that cannot be worked out, and why. `parts` are the figures in which the reason lies. */

@@ -7,7 +7,14 @@ import { dividedByNothing, missing } from './leaves.js';
 /** What a result is called: its name, and the row it is of where the name alone does not say it. */
 export type Called = string | { readonly name: string; readonly subject: string };
 
-function node(operation: Operation, called: Called, unit: Unit, amount: DecimalValue | null, parts: readonly Figure[], note = ''): Figure {
+function node(
+  operation: Operation,
+  called: Called,
+  unit: Unit,
+  amount: DecimalValue | null,
+  parts: readonly Figure[],
+  note = '',
+): Figure {
   const [name, subject] = typeof called === 'string' ? [called, ''] : [called.name, called.subject];
   return { operation, name, subject, unit, amount, gaps: unitedGaps(parts), parts, place: null, note, key: null };
 }
@@ -35,7 +42,10 @@ export function sum(called: Called, unit: Unit, parts: readonly Figure[]): Figur
 export function difference(called: Called, minuend: Figure, subtrahend: Figure): Figure {
   requireUnit(called, minuend.unit, subtrahend);
   const whole = isWhole(minuend) && isWhole(subtrahend);
-  return node('difference', called, minuend.unit, whole ? minuend.amount.minus(subtrahend.amount) : null, [minuend, subtrahend]);
+  return node('difference', called, minuend.unit, whole ? minuend.amount.minus(subtrahend.amount) : null, [
+    minuend,
+    subtrahend,
+  ]);
 }
 
 /** One figure times another. A partial figure times a known factor stays partial; two partial ones have no product. */
@@ -86,11 +96,23 @@ export function shareOf(called: Called, part: Figure, whole: Figure): Figure {
 /** A figure brought to a step. Something partial is not rounded. */
 export function rounded(called: Called, figure: Figure, step: DecimalValue, rounding: Rounding): Figure {
   const note = `${rounding === 'up' || rounding === 'down' ? `rounded ${rounding}` : 'rounded'} to ${step.eq(1) ? 'whole numbers' : `steps of ${step.toFixed()}`}`;
-  return node('round', called, figure.unit, isWhole(figure) ? roundToStep(figure.amount, step, rounding) : null, [figure], note);
+  return node(
+    'round',
+    called,
+    figure.unit,
+    isWhole(figure) ? roundToStep(figure.amount, step, rounding) : null,
+    [figure],
+    note,
+  );
 }
 
 /** A figure brought to a form by a rule of its own (a price ending); the note says which. */
-export function shaped(called: Called, figure: Figure, shape: (amount: DecimalValue) => DecimalValue, note: string): Figure {
+export function shaped(
+  called: Called,
+  figure: Figure,
+  shape: (amount: DecimalValue) => DecimalValue,
+  note: string,
+): Figure {
   return node('round', called, figure.unit, isWhole(figure) ? shape(figure.amount) : null, [figure], note);
 }
 
@@ -98,4 +120,3 @@ export function shaped(called: Called, figure: Figure, shape: (amount: DecimalVa
 export function choice(called: Called, chosen: Figure, because: string): Figure {
   return node('choice', called, chosen.unit, chosen.amount, [chosen], because);
 }
-

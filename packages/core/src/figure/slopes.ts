@@ -30,7 +30,9 @@ export function slopes(figure: Figure): Slope[] {
       weight.set(part, (weight.get(part) ?? ZERO).plus(own.mul(slope)));
     });
   }
-  return order.filter((each) => each.operation === 'input').map((each) => ({ input: each, slope: weight.get(each) ?? ZERO }));
+  return order
+    .filter((each) => each.operation === 'input')
+    .map((each) => ({ input: each, slope: weight.get(each) ?? ZERO }));
 }
 
 function partSlopes(figure: Figure): Decimal[] {

@@ -10,11 +10,16 @@ import { CoreError } from './core-error.js';
  */
 export function apportion(amount: DecimalValue, weights: readonly DecimalValue[], step: DecimalValue): DecimalValue[] {
   const basis = weights.reduce((total, weight) => total.plus(weight), ZERO);
-  if (basis.lte(0)) throw new CoreError('basis-not-positive', 'The weights of an apportionment must sum to more than zero.');
+  if (basis.lte(0))
+    throw new CoreError('basis-not-positive', 'The weights of an apportionment must sum to more than zero.');
   if (amount.isNegative()) return apportion(amount.neg(), weights, step).map((share) => share.neg());
   const exact = weights.map((weight) => amount.mul(weight).div(basis).div(step));
   const floors = exact.map((steps) => steps.floor());
-  const left = amount.div(step).minus(floors.reduce((total, steps) => total.plus(steps), ZERO)).round().toNumber();
+  const left = amount
+    .div(step)
+    .minus(floors.reduce((total, steps) => total.plus(steps), ZERO))
+    .round()
+    .toNumber();
   const byRemainder = exact
     .map((steps, line) => ({ line, remainder: steps.minus(floors[line] ?? ZERO) }))
     .sort((one, other) => other.remainder.comparedTo(one.remainder) || one.line - other.line);

@@ -1,7 +1,12 @@
 import { Decimal as SharedDecimal } from 'decimal.js';
 
 /** Core's own decimal: 34 significant digits (as IEEE 754 decimal128 has), half-even on the last of them. */
-export const Decimal = SharedDecimal.clone({ precision: 34, rounding: SharedDecimal.ROUND_HALF_EVEN, toExpNeg: -40, toExpPos: 40 });
+export const Decimal = SharedDecimal.clone({
+  precision: 34,
+  rounding: SharedDecimal.ROUND_HALF_EVEN,
+  toExpNeg: -40,
+  toExpPos: 40,
+});
 export type Decimal = SharedDecimal;
 
 export const ZERO = new Decimal(0);

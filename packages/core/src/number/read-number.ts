@@ -17,7 +17,10 @@ export type DecimalSign = '.' | ',';
  * three digits the country decides. Returns null where it is not a number. Quotients keep 12 digits after the point.
  */
 export function readNumber(text: string, decimalSign: DecimalSign): ReadNumber | null {
-  const tidy = text.replace(/[\u00a0\u202f\u2009]/g, ' ').replace(/[−–]/g, '-').trim();
+  const tidy = text
+    .replace(/[\u00a0\u202f\u2009]/g, ' ')
+    .replace(/[−–]/g, '-')
+    .trim();
   const time = readTime(tidy, decimalSign);
   if (time !== null) return time;
   const match = /^\p{Sc}?\s*(-?[\d.,' ]*\d(?:\s*[/x*×]\s*[\d.,' ]*\d)?)\s*(%|\p{Sc}|[\p{L}][\p{L}²³. ]*)?$/u.exec(tidy);
@@ -32,15 +35,47 @@ export function readNumber(text: string, decimalSign: DecimalSign): ReadNumber |
 }
 
 const UNIT_WORDS: Record<string, string> = {
-  gram: 'g', grams: 'g', gr: 'g', kilo: 'kg', kilos: 'kg', kilogram: 'kg', kilograms: 'kg', litre: 'l', litres: 'l',
-  liter: 'l', liters: 'l', lbs: 'lb', pound: 'lb', pounds: 'lb', ounce: 'oz', ounces: 'oz', pc: 'each', pcs: 'each',
-  piece: 'each', pieces: 'each', inch: 'in', inches: 'in', foot: 'ft', feet: 'ft', m2: 'm²', cm2: 'cm²', m3: 'm³',
-  minute: 'min', minutes: 'min', mins: 'min', hour: 'h', hours: 'h', hr: 'h', hrs: 'h',
+  gram: 'g',
+  grams: 'g',
+  gr: 'g',
+  kilo: 'kg',
+  kilos: 'kg',
+  kilogram: 'kg',
+  kilograms: 'kg',
+  litre: 'l',
+  litres: 'l',
+  liter: 'l',
+  liters: 'l',
+  lbs: 'lb',
+  pound: 'lb',
+  pounds: 'lb',
+  ounce: 'oz',
+  ounces: 'oz',
+  pc: 'each',
+  pcs: 'each',
+  piece: 'each',
+  pieces: 'each',
+  inch: 'in',
+  inches: 'in',
+  foot: 'ft',
+  feet: 'ft',
+  m2: 'm²',
+  cm2: 'cm²',
+  m3: 'm³',
+  minute: 'min',
+  minutes: 'min',
+  mins: 'min',
+  hour: 'h',
+  hours: 'h',
+  hr: 'h',
+  hrs: 'h',
 };
 
 /** "2 h 30", "2h", "1:45" as hours and minutes: the value is in minutes. */
 function readTime(text: string, sign: DecimalSign): ReadNumber | null {
-  const match = /^(\d+(?:[.,]\d+)?)\s*(?:h|hours?|hrs?)\s*(?:(\d{1,2})\s*(?:m|min|minutes?)?)?$/i.exec(text) ?? /^(\d+):(\d{2})$/.exec(text);
+  const match =
+    /^(\d+(?:[.,]\d+)?)\s*(?:h|hours?|hrs?)\s*(?:(\d{1,2})\s*(?:m|min|minutes?)?)?$/i.exec(text) ??
+    /^(\d+):(\d{2})$/.exec(text);
   if (!match) return null;
   const hours = readPlain(match[1] ?? '', sign);
   if (hours === null) return null;
@@ -68,7 +103,9 @@ function readPlain(text: string, sign: DecimalSign): DecimalValue | null {
   if (isDecimal && points > 1 && !other) return null;
   const whole = (isDecimal ? packed.slice(0, last) : packed).replace(/[.,]/g, '');
   const fraction = isDecimal ? packed.slice(last + 1) : '';
-  return /^-?\d*$/.test(whole) && /^\d*$/.test(fraction) ? new Decimal(`${whole === '' || whole === '-' ? `${whole}0` : whole}.${fraction || '0'}`) : null;
+  return /^-?\d*$/.test(whole) && /^\d*$/.test(fraction)
+    ? new Decimal(`${whole === '' || whole === '-' ? `${whole}0` : whole}.${fraction || '0'}`)
+    : null;
 }
 
 function plain(value: DecimalValue): string {

@@ -17,7 +17,8 @@ export type Rounding = RoundingMode | 'up' | 'down';
  * up to cents is 10.00 and not 10.01.
  */
 export function roundToStep(amount: DecimalValue, step: DecimalValue, rounding: Rounding): DecimalValue {
-  const exact = rounding === 'up' || rounding === 'down' ? amount.toSignificantDigits(28, Decimal.ROUND_HALF_EVEN) : amount;
+  const exact =
+    rounding === 'up' || rounding === 'down' ? amount.toSignificantDigits(28, Decimal.ROUND_HALF_EVEN) : amount;
   const steps = exact.div(step);
   return steps.toDecimalPlaces(0, MODES[rounding]).mul(step);
 }

@@ -30,13 +30,21 @@ export const fullCost: Calculation<FullCost> = {
     const output = unit(row?.outputUnit ?? 'each');
     const perUnit = money(sheet).per(output);
     const cost = sheet.read(productCost, productId);
-    const share = product({ name: 'Share of running costs', subject }, sheet.read(overhead, WHOLE_BOOK).rate, sheet.read(labourHours, productId).perUnit);
+    const share = product(
+      { name: 'Share of running costs', subject },
+      sheet.read(overhead, WHOLE_BOOK).rate,
+      sheet.read(labourHours, productId).perUnit,
+    );
     const full = sum({ name: 'Full cost', subject }, perUnit, [cost.primeCost, share]);
     return {
       overhead: share,
       fullCost: full,
       fullCostPerBatch: product({ name: 'Full cost per batch', subject }, full, sheet.read(batch, productId).good),
-      overheadPerMonth: product({ name: 'Share of running costs per month', subject }, share, plannedUnits(sheet, productId)),
+      overheadPerMonth: product(
+        { name: 'Share of running costs per month', subject },
+        share,
+        plannedUnits(sheet, productId),
+      ),
     };
   },
 };
@@ -46,6 +54,12 @@ export function plannedUnits(sheet: Sheet, productId: string): Figure {
   const row = sheet.row('product', productId);
   const subject = row?.name ?? 'this product';
   const leaf = { name: 'Planned units per month', subject, unit: unit(row?.outputUnit ?? 'each').per(MONTH) };
-  const whenEmpty = gap('no-planned-units', { kind: 'product', id: productId, field: 'plannedUnitsPerMonth' }, { subject });
-  return row === undefined ? missing(leaf, whenEmpty) : sheet.input('product', row, 'plannedUnitsPerMonth', { ...leaf, whenEmpty });
+  const whenEmpty = gap(
+    'no-planned-units',
+    { kind: 'product', id: productId, field: 'plannedUnitsPerMonth' },
+    { subject },
+  );
+  return row === undefined
+    ? missing(leaf, whenEmpty)
+    : sheet.input('product', row, 'plannedUnitsPerMonth', { ...leaf, whenEmpty });
 }

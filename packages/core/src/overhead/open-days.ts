@@ -15,12 +15,27 @@ export const openDays: Calculation<{ perMonth: Figure }> = {
     const settings = sheet.settings();
     const name = 'Open days per month';
     if (settings.openDaysPerMonth !== null) {
-      const typed = sheet.input('settings', settings, 'openDaysPerMonth', { name: 'Open days as typed', unit: DAY.per(MONTH) });
+      const typed = sheet.input('settings', settings, 'openDaysPerMonth', {
+        name: 'Open days as typed',
+        unit: DAY.per(MONTH),
+      });
       return { perMonth: choice(name, typed, 'as typed in the settings') };
     }
-    const perWeek = sheet.input('settings', settings, 'openDaysPerWeek', { name: 'Open days per week', unit: DAY.per(WEEK) });
-    const closed = sheet.input('settings', settings, 'closedDaysPerYear', { name: 'Closed days per year', unit: DAY.per(YEAR) });
+    const perWeek = sheet.input('settings', settings, 'openDaysPerWeek', {
+      name: 'Open days per week',
+      unit: DAY.per(WEEK),
+    });
+    const closed = sheet.input('settings', settings, 'closedDaysPerYear', {
+      name: 'Closed days per year',
+      unit: DAY.per(YEAR),
+    });
     const perYear = difference('Open days per year', product('Weekdays per year', perWeek, WEEKS_A_YEAR), closed);
-    return { perMonth: choice(name, quotient('Open days from the week', perYear, MONTHS_A_YEAR), 'from the open days per week') };
+    return {
+      perMonth: choice(
+        name,
+        quotient('Open days from the week', perYear, MONTHS_A_YEAR),
+        'from the open days per week',
+      ),
+    };
   },
 };

@@ -1,6 +1,6 @@
 import { HOUR, MONTH, money } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { choice, difference, gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
+import { choice, difference, gap, product, quotient, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { labourHours } from '../production/index.js';
 import { openDays } from './open-days.js';
@@ -27,18 +27,24 @@ export const overhead: Calculation<Overhead> = {
   meanings: {
     total: 'All running costs, brought to a month.',
     perOpenDay: 'What it costs to open the door for a day.',
-    plannedHours: 'Labour hours that the planned units of all products need in a month, those inside components included.',
+    plannedHours:
+      'Labour hours that the planned units of all products need in a month, those inside components included.',
     basis: 'The labour hours over which the running costs are shared out.',
     rate: 'How much of the running costs falls on one labour hour (overhead absorption rate).',
     sharedOut: 'What the planned units carry of the running costs in a month.',
-    notSharedOut: 'What no planned unit carries of the running costs (idle capacity; below zero: more is shared out than there is).',
+    notSharedOut:
+      'What no planned unit carries of the running costs (idle capacity; below zero: more is shared out than there is).',
   },
   work(sheet) {
     const perMonth = sheet.all('runningCost').map((row) => sheet.read(runningCost, row.id).perMonth);
     const total = sum('Running costs per month', money(sheet).per(MONTH), perMonth);
     const plannedHours = sum('Planned labour hours per month', HOUR.per(MONTH), plannedHoursByProduct(sheet));
     const basis = absorptionBasis(sheet, plannedHours);
-    const noHours = gap('no-labour-hours', { kind: 'settings', id: sheet.settings().id, field: 'normalLabourHoursPerMonth' });
+    const noHours = gap('no-labour-hours', {
+      kind: 'settings',
+      id: sheet.settings().id,
+      field: 'normalLabourHoursPerMonth',
+    });
     const rate = quotient('Running costs per labour hour', total, basis, noHours);
     const sharedOut = product('Shared out per month', rate, plannedHours);
     return {
@@ -59,14 +65,22 @@ function plannedHoursByProduct(sheet: Sheet): Figure[] {
     .filter((row) => row.plannedUnitsPerMonth !== null)
     .map((row) => {
       const hours = sheet.read(labourHours, row.id).perUnit;
-      const planned = sheet.input('product', row, 'plannedUnitsPerMonth', { name: 'Planned units', subject: row.name, unit: unit(row.outputUnit).per(MONTH) });
+      const planned = sheet.input('product', row, 'plannedUnitsPerMonth', {
+        name: 'Planned units',
+        subject: row.name,
+        unit: unit(row.outputUnit).per(MONTH),
+      });
       return product({ name: 'Planned hours', subject: row.name }, hours, planned);
     });
 }
 
 function absorptionBasis(sheet: Sheet, plannedHours: Figure): Figure {
   const settings = sheet.settings();
-  if (settings.normalLabourHoursPerMonth === null) return choice('Hours shared over', plannedHours, 'the hours that the planned units need');
-  const normal = sheet.input('settings', settings, 'normalLabourHoursPerMonth', { name: 'Normal labour hours', unit: HOUR.per(MONTH) });
+  if (settings.normalLabourHoursPerMonth === null)
+    return choice('Hours shared over', plannedHours, 'the hours that the planned units need');
+  const normal = sheet.input('settings', settings, 'normalLabourHoursPerMonth', {
+    name: 'Normal labour hours',
+    unit: HOUR.per(MONTH),
+  });
   return choice('Hours shared over', normal, 'the normal labour hours as typed');
 }

@@ -24,16 +24,32 @@ export const runningCost: Calculation<{ perMonth: Figure; perOpenDay: Figure }> 
     const subject = row?.name ?? '';
     const perMonth =
       row === undefined
-        ? missing({ name: 'Per month', unit: money(sheet).per(MONTH) }, gap('row-missing', null, { subject: 'a running cost' }))
+        ? missing(
+            { name: 'Per month', unit: money(sheet).per(MONTH) },
+            gap('row-missing', null, { subject: 'a running cost' }),
+          )
         : monthly(sheet, row);
-    return { perMonth, perOpenDay: quotient({ name: 'Per open day', subject }, perMonth, sheet.read(openDays, WHOLE_BOOK).perMonth) };
+    return {
+      perMonth,
+      perOpenDay: quotient({ name: 'Per open day', subject }, perMonth, sheet.read(openDays, WHOLE_BOOK).perMonth),
+    };
   },
 };
 
 function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
   const called = { name: 'Per month', subject: row.name };
-  const whenEmpty = gap('no-running-amount', { kind: 'runningCost', id: row.id, field: 'amount' }, { subject: row.name });
-  const every = (period: typeof MONTH) => sheet.input('runningCost', row, 'amount', { name: 'Amount', subject: row.name, unit: money(sheet).per(period), whenEmpty });
+  const whenEmpty = gap(
+    'no-running-amount',
+    { kind: 'runningCost', id: row.id, field: 'amount' },
+    { subject: row.name },
+  );
+  const every = (period: typeof MONTH) =>
+    sheet.input('runningCost', row, 'amount', {
+      name: 'Amount',
+      subject: row.name,
+      unit: money(sheet).per(period),
+      whenEmpty,
+    });
   switch (row.rhythm) {
     case 'day':
       return product(called, every(DAY), sheet.read(openDays, WHOLE_BOOK).perMonth);
@@ -55,12 +71,22 @@ function spread(sheet: Sheet, row: RowOf<'runningCost'>, whenEmpty: ReturnType<t
   const leaf = { ...called, unit: money(sheet).per(MONTH) };
   const place = { kind: 'runningCost', id: row.id, field: 'months' } as const;
   if (row.months === null) return missing(leaf, gap('no-months', place, { subject: row.name }));
-  if (row.startsOn === null) return missing(leaf, gap('no-start', { ...place, field: 'startsOn' }, { subject: row.name }));
+  if (row.startsOn === null)
+    return missing(leaf, gap('no-start', { ...place, field: 'startsOn' }, { subject: row.name }));
   const end = addMonths(row.startsOn, row.months);
   if (sheet.asOf < row.startsOn || sheet.asOf >= end) {
-    return choice(called, constant('Not counted', '0', leaf.unit, 'outside its months'), `it counts from ${row.startsOn} to before ${end}`);
+    return choice(
+      called,
+      constant('Not counted', '0', leaf.unit, 'outside its months'),
+      `it counts from ${row.startsOn} to before ${end}`,
+    );
   }
-  const amount = sheet.input('runningCost', row, 'amount', { name: 'Amount', subject: row.name, unit: money(sheet), whenEmpty });
+  const amount = sheet.input('runningCost', row, 'amount', {
+    name: 'Amount',
+    subject: row.name,
+    unit: money(sheet),
+    whenEmpty,
+  });
   const months = sheet.input('runningCost', row, 'months', { name: 'Months', subject: row.name, unit: MONTH });
   return quotient(called, amount, months);
 }

@@ -37,14 +37,27 @@ export const candidateSale: Calculation<CandidateSale> = {
     const owner = row && sheet.row('product', row.productId);
     const channel = row && sheet.row('channel', row.channelId);
     if (row === undefined || owner === undefined || channel === undefined) {
-      const gone = missing({ name: 'Candidate price', unit: money(sheet) }, gap('row-missing', null, { subject: 'a candidate price' }));
+      const gone = missing(
+        { name: 'Candidate price', unit: money(sheet) },
+        gap('row-missing', null, { subject: 'a candidate price' }),
+      );
       return { price: gone, beforeTax: gone, contribution: gone };
     }
     const place = { kind: 'candidatePrice', id: row.id, field: 'price' } as const;
     const perUnit = money(sheet).per(unit(owner.outputUnit));
-    const price = sheet.input('candidatePrice', row, 'price', { name: 'Candidate price', subject: owner.name, unit: perUnit, whenEmpty: gap('no-candidate-price', place) });
+    const price = sheet.input('candidatePrice', row, 'price', {
+      name: 'Candidate price',
+      subject: owner.name,
+      unit: perUnit,
+      whenEmpty: gap('no-candidate-price', place),
+    });
     const point = sheet.rowsOf('pricePoint', 'productId', owner.id).find((each) => each.channelId === channel.id);
-    const { beforeTax, contribution } = saleAt(price, saleTerms(sheet, owner, channel, point), unitCostOf(sheet, owner.id), owner.name);
+    const { beforeTax, contribution } = saleAt(
+      price,
+      saleTerms(sheet, owner, channel, point),
+      unitCostOf(sheet, owner.id),
+      owner.name,
+    );
     return { price, beforeTax, contribution };
   },
 };
@@ -63,7 +76,11 @@ export const breakEvenOfBook: Calculation<BreakEven> = {
   name: 'breakEvenOfBook',
   meanings: MEANINGS,
   work: (sheet, candidateId) =>
-    breakEven(sheet, candidateId, choice('Fixed cost per month', sheet.read(overhead, WHOLE_BOOK).total, 'all running costs of the book')),
+    breakEven(
+      sheet,
+      candidateId,
+      choice('Fixed cost per month', sheet.read(overhead, WHOLE_BOOK).total, 'all running costs of the book'),
+    ),
 };
 
 /** Break-even of a candidate price against the product's own share of the fixed cost. */
@@ -73,7 +90,11 @@ export const breakEvenOfShare: Calculation<BreakEven> = {
   work(sheet, candidateId) {
     const productId = sheet.row('candidatePrice', candidateId)?.productId ?? '';
     const share = sheet.read(fullCost, productId).overheadPerMonth;
-    return breakEven(sheet, candidateId, choice('Fixed cost per month', share, 'the share of the running costs that this product carries'));
+    return breakEven(
+      sheet,
+      candidateId,
+      choice('Fixed cost per month', share, 'the share of the running costs that this product carries'),
+    );
   },
 };
 
@@ -88,7 +109,10 @@ function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakE
   const exactUnits =
     stated === null
       ? quotient('Break-even units, exact', fixedCost, sale.contribution)
-      : missing({ name: 'Break-even units', unit: fixedCost.unit.per(sale.contribution.unit) }, stated, [fixedCost, sale.contribution]);
+      : missing({ name: 'Break-even units', unit: fixedCost.unit.per(sale.contribution.unit) }, stated, [
+          fixedCost,
+          sale.contribution,
+        ]);
   const units = rounded('Break-even units', exactUnits, ONE, 'up');
   return {
     fixedCost,
@@ -103,7 +127,10 @@ function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakE
 function statedResult(sheet: Sheet, contribution: Figure, fixedCost: Figure): Gap | null {
   if (contribution.amount === null || contribution.gaps.length > 0 || contribution.amount.gt(0)) return null;
   if (contribution.amount.isZero()) {
-    return gap(fixedCost.amount?.isZero() && fixedCost.gaps.length === 0 ? 'breaks-even-at-any-volume' : 'never-breaks-even', null);
+    return gap(
+      fixedCost.amount?.isZero() && fixedCost.gaps.length === 0 ? 'breaks-even-at-any-volume' : 'never-breaks-even',
+      null,
+    );
   }
   const currency = bookCurrency(sheet);
   const loss = fixedDigits(contribution.amount.neg().toFixed(), minorDigits(currency), sheet.settings().rounding);

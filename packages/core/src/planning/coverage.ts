@@ -32,10 +32,18 @@ export const coverage: Calculation<Coverage> = {
     const contributionPerMonth =
       points.length === 0
         ? missing({ name: 'Contribution per month', unit: perMonth }, none)
-        : sum('Contribution per month', perMonth, points.map((point) => sheet.read(pricePoint, point.id).contributionPerMonth));
+        : sum(
+            'Contribution per month',
+            perMonth,
+            points.map((point) => sheet.read(pricePoint, point.id).contributionPerMonth),
+          );
     return {
       contributionPerMonth,
-      contributionPerOpenDay: quotient('Contribution per open day', contributionPerMonth, sheet.read(openDays, WHOLE_BOOK).perMonth),
+      contributionPerOpenDay: quotient(
+        'Contribution per open day',
+        contributionPerMonth,
+        sheet.read(openDays, WHOLE_BOOK).perMonth,
+      ),
       resultPerMonth: difference('Result per month', contributionPerMonth, total),
       covered: shareOf('Share of the running costs that is covered', contributionPerMonth, total),
     };

@@ -18,7 +18,11 @@ export const batch: Calculation<{ started: Figure; good: Figure }> = {
       const none = constant('Units started per batch', '1', unit('each').per(BATCH), 'product missing');
       return { started: none, good: none };
     }
-    const started = sheet.input('product', row, 'batchSize', { name: 'Units started per batch', subject: row.name, unit: unit(row.outputUnit).per(BATCH) });
+    const started = sheet.input('product', row, 'batchSize', {
+      name: 'Units started per batch',
+      subject: row.name,
+      unit: unit(row.outputUnit).per(BATCH),
+    });
     const yielded = sheet.input('product', row, 'yieldPercent', { name: 'Yield', subject: row.name, unit: PERCENT });
     return { started, good: percentOf({ name: 'Good units per batch', subject: row.name }, yielded, started) };
   },

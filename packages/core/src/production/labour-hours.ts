@@ -18,8 +18,16 @@ export const labourHours: Calculation<{ perUnit: Figure }> = {
     const row = sheet.row('product', productId);
     const subject = row?.name ?? '';
     const perUnit = HOUR.per(unit(row?.outputUnit ?? 'each'));
-    if (isInLoop(sheet, productId)) return { perUnit: missing({ name: 'Labour hours per unit', subject, unit: perUnit }, gap('component-loop', null, { subject })) };
-    const own = sheet.rowsOf('labourStep', 'productId', productId).map((step) => sheet.read(labourStepCost, step.id).hours);
+    if (isInLoop(sheet, productId))
+      return {
+        perUnit: missing(
+          { name: 'Labour hours per unit', subject, unit: perUnit },
+          gap('component-loop', null, { subject }),
+        ),
+      };
+    const own = sheet
+      .rowsOf('labourStep', 'productId', productId)
+      .map((step) => sheet.read(labourStepCost, step.id).hours);
     const inside = sheet.rowsOf('billLine', 'productId', productId).flatMap((line) => {
       const item = itemOf(sheet, line);
       if (line.componentId === null || item === undefined) return [];
@@ -27,6 +35,8 @@ export const labourHours: Calculation<{ perUnit: Figure }> = {
       return [product({ name: 'Hours inside', subject: item.name }, lineQuantity(sheet, line, item), hours)];
     });
     const perBatch = sum({ name: 'Labour hours per batch', subject }, HOUR.per(BATCH), [...own, ...inside]);
-    return { perUnit: quotient({ name: 'Labour hours per unit', subject }, perBatch, sheet.read(batch, productId).good) };
+    return {
+      perUnit: quotient({ name: 'Labour hours per unit', subject }, perBatch, sheet.read(batch, productId).good),
+    };
   },
 };

@@ -8,19 +8,36 @@ import { PERCENT } from '../quantity/index.js';
  */
 export const labourRate: Calculation<{ perHour: Figure }> = {
   name: 'labourRate',
-  meanings: { perHour: 'What one productive hour of this grade costs, with what the employer pays on top of the wage.' },
+  meanings: {
+    perHour: 'What one productive hour of this grade costs, with what the employer pays on top of the wage.',
+  },
   work(sheet, gradeId) {
     const grade = sheet.row('labourGrade', gradeId);
     const perHour = money(sheet).per(HOUR);
-    if (grade === undefined) return { perHour: missing({ name: 'Labour rate', unit: perHour }, gap('row-missing', null, { subject: 'a labour step' })) };
+    if (grade === undefined)
+      return {
+        perHour: missing(
+          { name: 'Labour rate', unit: perHour },
+          gap('row-missing', null, { subject: 'a labour step' }),
+        ),
+      };
     const subject = grade.name;
     const wage = sheet.input('labourGrade', grade, 'wagePerHour', {
-      name: 'Wage', subject, unit: perHour,
+      name: 'Wage',
+      subject,
+      unit: perHour,
       whenEmpty: gap('no-wage', { kind: 'labourGrade', id: gradeId, field: 'wagePerHour' }, { subject }),
     });
     const onCosts = sheet.input('labourGrade', grade, 'onCostPercent', { name: 'On-costs', subject, unit: PERCENT });
-    const productive = sheet.input('labourGrade', grade, 'productivePercent', { name: 'Productive share of paid time', subject, unit: PERCENT });
-    const factor = sum('Wage with on-costs', PERCENT, [constant('The wage itself', '100', PERCENT, 'definition'), onCosts]);
+    const productive = sheet.input('labourGrade', grade, 'productivePercent', {
+      name: 'Productive share of paid time',
+      subject,
+      unit: PERCENT,
+    });
+    const factor = sum('Wage with on-costs', PERCENT, [
+      constant('The wage itself', '100', PERCENT, 'definition'),
+      onCosts,
+    ]);
     const paid = percentOf({ name: 'Pay per paid hour', subject }, factor, wage);
     return { perHour: wholeOf({ name: 'Labour rate', subject }, paid, productive) };
   },

@@ -22,7 +22,10 @@ export const labourStepCost: Calculation<{ hours: Figure; cost: Figure }> = {
     const costUnit = money(sheet).per(BATCH);
     if (step === undefined) {
       const gone = gap('row-missing', null, { subject: 'a labour step' });
-      return { hours: missing({ name: 'Hours', unit: HOUR.per(BATCH) }, gone), cost: missing({ name: 'Labour', unit: costUnit }, gone) };
+      return {
+        hours: missing({ name: 'Hours', unit: HOUR.per(BATCH) }, gone),
+        cost: missing({ name: 'Labour', unit: costUnit }, gone),
+      };
     }
     const subject = step.name;
     const people = sheet.input('labourStep', step, 'people', { name: 'People', subject, unit: NUMBER });
@@ -30,7 +33,11 @@ export const labourStepCost: Calculation<{ hours: Figure; cost: Figure }> = {
     const hours = step.people === '1' ? taken : product({ name: 'Paid hours per batch', subject }, taken, people);
     if (step.gradeId === null) {
       const owner = sheet.row('product', step.productId)?.name ?? 'a product';
-      const reason = gap('no-grade', { kind: 'labourStep', id: stepId, field: 'gradeId' }, { step: subject, subject: owner });
+      const reason = gap(
+        'no-grade',
+        { kind: 'labourStep', id: stepId, field: 'gradeId' },
+        { step: subject, subject: owner },
+      );
       return { hours, cost: missing({ name: 'Labour', subject, unit: costUnit }, reason, [hours]) };
     }
     return { hours, cost: product({ name: 'Labour', subject }, hours, sheet.read(labourRate, step.gradeId).perHour) };
@@ -43,11 +50,17 @@ function teamHours(sheet: Sheet, step: RowOf<'labourStep'>): Figure {
   const subject = step.name;
   const place = { kind: 'labourStep', id: step.id, field: 'time' } as const;
   const whenEmpty = gap('no-time', place, { step: subject, subject: owner?.name ?? 'a product' });
-  const time = (name: string, timeUnit: typeof HOUR) => sheet.input('labourStep', step, 'time', { name, subject, unit: timeUnit, whenEmpty });
+  const time = (name: string, timeUnit: typeof HOUR) =>
+    sheet.input('labourStep', step, 'time', { name, subject, unit: timeUnit, whenEmpty });
   const { started } = sheet.read(batch, step.productId);
   if (step.timeBasis === 'units per hour') {
     const perHour = time('Units per hour', output.per(HOUR));
-    return quotient({ name: 'Hours per batch', subject }, started, perHour, gap('no-time', place, { step: subject, subject: owner?.name ?? 'a product' }));
+    return quotient(
+      { name: 'Hours per batch', subject },
+      started,
+      perHour,
+      gap('no-time', place, { step: subject, subject: owner?.name ?? 'a product' }),
+    );
   }
   const minutes =
     step.timeBasis === 'minutes per batch'

@@ -33,21 +33,36 @@ export function lineQuantity(sheet: Sheet, line: RowOf<'billLine'>, item: LineIt
   const place = { kind: 'billLine', id: line.id, field: 'quantity' } as const;
   const basis = line.basis === 'batch' ? BATCH : unit(owner?.outputUnit ?? 'each');
   const net = sheet.input('billLine', line, 'quantity', {
-    name: 'Net quantity', subject: item.name, unit: unit(line.unit).per(basis), whenEmpty: gap('no-quantity', place, names),
+    name: 'Net quantity',
+    subject: item.name,
+    unit: unit(line.unit).per(basis),
+    whenEmpty: gap('no-quantity', place, names),
   });
   const inItemUnits = converted(net, line.unit, item.unit);
   if (inItemUnits === null) {
     const leaf = { name: 'Quantity per batch', subject: item.name, unit: unit(item.unit).per(BATCH) };
-    return missing(leaf, gap('no-conversion', { ...place, field: 'unit' }, { ...names, from: line.unit, to: item.unit }), [net]);
+    return missing(
+      leaf,
+      gap('no-conversion', { ...place, field: 'unit' }, { ...names, from: line.unit, to: item.unit }),
+      [net],
+    );
   }
   const gross = line.lossPercent === '0' ? inItemUnits : withLoss(sheet, line, item, inItemUnits);
   if (line.basis === 'batch') return gross;
   const units = sheet.read(batch, line.productId);
-  return product({ name: 'Quantity per batch', subject: item.name }, gross, line.basis === 'good unit' ? units.good : units.started);
+  return product(
+    { name: 'Quantity per batch', subject: item.name },
+    gross,
+    line.basis === 'good unit' ? units.good : units.started,
+  );
 }
 
 function withLoss(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, net: Figure): Figure {
   const lost = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: item.name, unit: PERCENT });
-  const kept = difference('Share of the input that is kept', constant('All of the input', '100', PERCENT, 'definition'), lost);
+  const kept = difference(
+    'Share of the input that is kept',
+    constant('All of the input', '100', PERCENT, 'definition'),
+    lost,
+  );
   return wholeOf({ name: 'Gross quantity', subject: item.name }, net, kept);
 }

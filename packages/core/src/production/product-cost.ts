@@ -26,31 +26,54 @@ export const lineCost: Calculation<LineCost> = {
     const line = sheet.row('billLine', lineId);
     const item = line && itemOf(sheet, line);
     if (line === undefined || item === undefined) {
-      const total = missing({ name: 'Cost of the line', unit: money(sheet).per(BATCH) }, gap('row-missing', null, { subject: 'a bill line' }));
+      const total = missing(
+        { name: 'Cost of the line', unit: money(sheet).per(BATCH) },
+        gap('row-missing', null, { subject: 'a bill line' }),
+      );
       return { total, materials: total };
     }
     const quantity = lineQuantity(sheet, line, item);
-    return line.materialId !== null ? materialLine(sheet, line.materialId, item.name, quantity) : componentLine(sheet, line, item.name, quantity);
+    return line.materialId !== null
+      ? materialLine(sheet, line.materialId, item.name, quantity)
+      : componentLine(sheet, line, item.name, quantity);
   },
 };
 
 function materialLine(sheet: Sheet, materialId: string, name: string, quantity: Figure): LineCost {
-  const total = product({ name: 'Cost per batch', subject: name }, quantity, sheet.read(materialPrice, materialId).perBaseUnit);
-  return sheet.row('material', materialId)?.kind === 'packaging' ? { total, packaging: total } : { total, materials: total };
+  const total = product(
+    { name: 'Cost per batch', subject: name },
+    quantity,
+    sheet.read(materialPrice, materialId).perBaseUnit,
+  );
+  return sheet.row('material', materialId)?.kind === 'packaging'
+    ? { total, packaging: total }
+    : { total, materials: total };
 }
 
 function componentLine(sheet: Sheet, line: RowOf<'billLine'>, name: string, quantity: Figure): LineCost {
   const unitCost = sheet.read(productCost, line.componentId as string);
   const used = ELEMENTS.filter((element) => unitCost[element].parts.length > 0 || unitCost[element].gaps.length > 0);
-  const byElement = used.map((element) => [element, product({ name: `${ELEMENT_LABELS[element]} inside`, subject: name }, quantity, unitCost[element])] as const);
-  const total = sum({ name: 'Cost per batch', subject: name }, money(sheet).per(BATCH), byElement.map(([, figure]) => figure));
+  const byElement = used.map(
+    (element) =>
+      [
+        element,
+        product({ name: `${ELEMENT_LABELS[element]} inside`, subject: name }, quantity, unitCost[element]),
+      ] as const,
+  );
+  const total = sum(
+    { name: 'Cost per batch', subject: name },
+    money(sheet).per(BATCH),
+    byElement.map(([, figure]) => figure),
+  );
   return { total, ...Object.fromEntries(byElement) };
 }
 
 type PerBatch = `${Element}PerBatch`;
 
 /** The direct cost of a product by element, per good unit and per batch. */
-export type ProductCost = Readonly<Record<Element | PerBatch | 'directMaterials' | 'primeCost' | 'primeCostPerBatch' | 'withoutLabour', Figure>>;
+export type ProductCost = Readonly<
+  Record<Element | PerBatch | 'directMaterials' | 'primeCost' | 'primeCostPerBatch' | 'withoutLabour', Figure>
+>;
 
 /**
  * The direct cost of a product, by element. Batch cost = what its lines, steps and other costs come to for one batch;
@@ -104,18 +127,24 @@ function costParts(sheet: Sheet, productId: string, subject: string): Record<Ele
   const parts: Record<Element, Figure[]> = { materials: [], packaging: [], labour: [], other: [] };
   const perBatch = money(sheet).per(BATCH);
   if (isInLoop(sheet, productId)) {
-    parts.materials.push(missing({ name: 'Components', subject, unit: perBatch }, gap('component-loop', null, { subject })));
+    parts.materials.push(
+      missing({ name: 'Components', subject, unit: perBatch }, gap('component-loop', null, { subject })),
+    );
     return parts;
   }
   for (const line of sheet.rowsOf('billLine', 'productId', productId)) {
     const cost = sheet.read(lineCost, line.id);
     for (const element of ELEMENTS) if (cost[element] !== undefined) parts[element].push(cost[element]);
   }
-  for (const step of sheet.rowsOf('labourStep', 'productId', productId)) parts.labour.push(sheet.read(labourStepCost, step.id).cost);
-  for (const cost of sheet.rowsOf('otherCost', 'productId', productId)) parts.other.push(sheet.read(otherCost, cost.id).perBatch);
+  for (const step of sheet.rowsOf('labourStep', 'productId', productId))
+    parts.labour.push(sheet.read(labourStepCost, step.id).cost);
+  for (const cost of sheet.rowsOf('otherCost', 'productId', productId))
+    parts.other.push(sheet.read(otherCost, cost.id).perBatch);
   if (ELEMENTS.every((element) => parts[element].length === 0)) {
     const place = { kind: 'product', id: productId, field: 'name' } as const;
-    parts.materials.push(missing({ name: 'What goes into it', subject, unit: perBatch }, gap('nothing-in-it', place, { subject })));
+    parts.materials.push(
+      missing({ name: 'What goes into it', subject, unit: perBatch }, gap('nothing-in-it', place, { subject })),
+    );
   }
   return parts;
 }
@@ -129,10 +158,21 @@ export const otherCost: Calculation<{ perBatch: Figure }> = {
     const leaf = { name: 'Other cost', subject: row?.name ?? '', unit: money(sheet).per(BATCH) };
     if (row === undefined) return { perBatch: missing(leaf, gap('row-missing', null, { subject: 'a product' })) };
     const owner = sheet.row('product', row.productId);
-    const whenEmpty = gap('no-cost-amount', { kind: 'otherCost', id, field: 'amount' }, { cost: row.name, subject: owner?.name ?? 'a product' });
+    const whenEmpty = gap(
+      'no-cost-amount',
+      { kind: 'otherCost', id, field: 'amount' },
+      { cost: row.name, subject: owner?.name ?? 'a product' },
+    );
     const basis = row.basis === 'batch' ? BATCH : unit(owner?.outputUnit ?? 'each');
-    const amount = sheet.input('otherCost', row, 'amount', { name: 'Amount', subject: row.name, unit: money(sheet).per(basis), whenEmpty });
+    const amount = sheet.input('otherCost', row, 'amount', {
+      name: 'Amount',
+      subject: row.name,
+      unit: money(sheet).per(basis),
+      whenEmpty,
+    });
     if (row.basis === 'batch') return { perBatch: amount };
-    return { perBatch: product({ name: 'Other cost', subject: row.name }, amount, sheet.read(batch, row.productId).good) };
+    return {
+      perBatch: product({ name: 'Other cost', subject: row.name }, amount, sheet.read(batch, row.productId).good),
+    };
   },
 };

@@ -21,14 +21,24 @@ export const materialPrice: Calculation<{ perBaseUnit: Figure }> = {
     const none = (reason: Gap) => ({ perBaseUnit: missing({ name: NAME, subject, unit: perUnit }, reason) });
     if (material === undefined) return none(gap('row-missing', null, { subject }));
     const price = supplierPriceInForce(sheet, materialId);
-    if (price === undefined) return none(gap('no-price', { kind: 'material', id: materialId, field: 'price' }, { subject }));
+    if (price === undefined)
+      return none(gap('no-price', { kind: 'material', id: materialId, field: 'price' }, { subject }));
     const currency = bookCurrency(sheet);
     const place = { kind: 'supplierPrice', id: price.id, field: 'price' } as const;
     if (price.currency !== currency) {
-      return none(gap('no-exchange-rate', { ...place, field: 'currency' }, { subject, currency: price.currency, bookCurrency: currency }));
+      return none(
+        gap(
+          'no-exchange-rate',
+          { ...place, field: 'currency' },
+          { subject, currency: price.currency, bookCurrency: currency },
+        ),
+      );
     }
     const paid = sheet.input('supplierPrice', price, 'price', {
-      name: 'Pack price', subject, unit: money(sheet), whenEmpty: gap('no-price', place, { subject }),
+      name: 'Pack price',
+      subject,
+      unit: money(sheet),
+      whenEmpty: gap('no-price', place, { subject }),
     });
     const pack = packInBaseUnits(sheet, price, material);
     if (pack === null) {
@@ -44,11 +54,21 @@ export function supplierPriceInForce(sheet: Sheet, materialId: string): RowOf<'s
   return sheet
     .rowsOf('supplierPrice', 'materialId', materialId)
     .filter((price) => price.validFrom <= sheet.asOf)
-    .sort((one, other) => (one.validFrom === other.validFrom ? Number(one.price) - Number(other.price) : one.validFrom < other.validFrom ? 1 : -1))[0];
+    .sort((one, other) =>
+      one.validFrom === other.validFrom
+        ? Number(one.price) - Number(other.price)
+        : one.validFrom < other.validFrom
+          ? 1
+          : -1,
+    )[0];
 }
 
 function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: RowOf<'material'>): Figure | null {
-  const packed = sheet.input('supplierPrice', price, 'packQuantity', { name: 'Pack quantity', subject: material.name, unit: unit(price.packUnit) });
+  const packed = sheet.input('supplierPrice', price, 'packQuantity', {
+    name: 'Pack quantity',
+    subject: material.name,
+    unit: unit(price.packUnit),
+  });
   return converted(packed, price.packUnit, material.baseUnit);
 }
 

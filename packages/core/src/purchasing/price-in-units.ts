@@ -22,9 +22,18 @@ export const priceInUnits: Calculation<Record<string, Figure>> = {
       const way = conversion(wanted, base);
       const called = { name: `Price per ${wanted}`, subject: material?.name ?? '' };
       const standard = 'Table of units (NIST SP 811)';
-      if (way?.by === 'divide') return quotient(called, perBase, constant(`${wanted} in one ${base}`, way.factor, unit(wanted).per(unit(base)), standard));
+      if (way?.by === 'divide')
+        return quotient(
+          called,
+          perBase,
+          constant(`${wanted} in one ${base}`, way.factor, unit(wanted).per(unit(base)), standard),
+        );
       const factor = way?.factor.toFixed() ?? '1';
-      return product(called, perBase, constant(`${base} in one ${wanted}`, factor, unit(base).per(unit(wanted)), standard));
+      return product(
+        called,
+        perBase,
+        constant(`${base} in one ${wanted}`, factor, unit(base).per(unit(wanted)), standard),
+      );
     }
   },
 };

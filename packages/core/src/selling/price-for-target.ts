@@ -16,33 +16,65 @@ import type { UnitCost } from './sale.js';
  * A fee taken of the price paid counts as f x (1 + tax). The result rises with the price, so rounding up to the minor
  * unit keeps the target. Gap: `target-out-of-reach` where fee and margin leave nothing of the price.
  */
-export function priceForTarget(basis: Exclude<PriceBasis, 'typed'>, target: Figure, terms: SaleTerms, cost: Figure, currency: string, subject: string): Figure {
+export function priceForTarget(
+  basis: Exclude<PriceBasis, 'typed'>,
+  target: Figure,
+  terms: SaleTerms,
+  cost: Figure,
+  currency: string,
+  subject: string,
+): Figure {
   const named = (name: string) => ({ name, subject });
   const fee = effectiveFee(terms);
   const taken = basis === 'margin' ? sum('Fee and margin', PERCENT, [fee, target]) : fee;
   const left = difference('What the price leaves for cost', THE_WHOLE, taken);
-  const wanted = basis === 'profit' ? target : basis === 'markup' ? percentOf(named('Wanted markup'), target, cost) : null;
-  const toCover = sum(named('To be covered'), cost.unit, wanted === null ? [cost, terms.fixedFee] : [cost, wanted, terms.fixedFee]);
+  const wanted =
+    basis === 'profit' ? target : basis === 'markup' ? percentOf(named('Wanted markup'), target, cost) : null;
+  const toCover = sum(
+    named('To be covered'),
+    cost.unit,
+    wanted === null ? [cost, terms.fixedFee] : [cost, wanted, terms.fixedFee],
+  );
   const limit = fee.amount === null ? '?' : THE_WHOLE.amount?.minus(fee.amount).toDecimalPlaces(2).toFixed();
-  const beforeTax = wholeOf(named('Price before tax'), toCover, left, gap('target-out-of-reach', target.place, { limit: limit ?? '?' }));
+  const beforeTax = wholeOf(
+    named('Price before tax'),
+    toCover,
+    left,
+    gap('target-out-of-reach', target.place, { limit: limit ?? '?' }),
+  );
   return asSeen(beforeTax, terms, currency, subject, 'Lowest price for the target');
 }
 
 /** The price at which what is left after fees just covers a cost, as the customer sees it, rounded up to the minor unit. */
-export function floorPrice(cost: UnitCost['primeCost'], terms: SaleTerms, currency: string, subject: string, name: string): Figure {
+export function floorPrice(
+  cost: UnitCost['primeCost'],
+  terms: SaleTerms,
+  currency: string,
+  subject: string,
+  name: string,
+): Figure {
   const left = difference('What the price leaves for cost', THE_WHOLE, effectiveFee(terms));
   const toCover = sum({ name: 'To be covered', subject }, cost.unit, [cost, terms.fixedFee]);
-  const beforeTax = wholeOf({ name: 'Price before tax', subject }, toCover, left, gap('target-out-of-reach', null, { limit: '0' }));
+  const beforeTax = wholeOf(
+    { name: 'Price before tax', subject },
+    toCover,
+    left,
+    gap('target-out-of-reach', null, { limit: '0' }),
+  );
   return asSeen(beforeTax, terms, currency, subject, name);
 }
 
 /** The percentage fee as a share of the price before tax. */
 function effectiveFee(terms: SaleTerms): Figure {
-  return terms.feeOfPricePaid ? percentOf('Fee in percent of the price before tax', terms.feePercent, terms.priceWithTax) : terms.feePercent;
+  return terms.feeOfPricePaid
+    ? percentOf('Fee in percent of the price before tax', terms.feePercent, terms.priceWithTax)
+    : terms.feePercent;
 }
 
 function asSeen(beforeTax: Figure, terms: SaleTerms, currency: string, subject: string, name: string): Figure {
-  const seen = terms.taxInside ? percentOf({ name: 'Price with tax', subject }, terms.priceWithTax, beforeTax) : beforeTax;
+  const seen = terms.taxInside
+    ? percentOf({ name: 'Price with tax', subject }, terms.priceWithTax, beforeTax)
+    : beforeTax;
   return rounded({ name, subject }, seen, minorUnit(currency), 'up');
 }
 

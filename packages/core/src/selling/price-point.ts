@@ -49,13 +49,15 @@ export const pricePoint: Calculation<PricePointFigures> = {
     contributionMargin: 'Contribution in percent of the price before tax.',
     markup: 'Profit in percent of the full cost of the product (fees are not in that base).',
     suggested: 'The lowest price that reaches the target, brought to the price ending.',
-    contributionFloor: 'The price under which each sale costs you money, even with the rent paid (contribution is zero).',
+    contributionFloor:
+      'The price under which each sale costs you money, even with the rent paid (contribution is zero).',
     profitFloor: 'The price at which a sale just carries its full cost (profit is zero).',
     contributionPerHour: 'What each labour hour in this product leaves (contribution per labour hour).',
     contributionPerMonth: 'What the planned units of a month leave for the running costs and for profit.',
     profitPerMonth: 'What is left of the planned units of a month after their share of the running costs.',
     undiscountedContribution: 'What each sale would leave without the discount.',
-    unitsToEarnTheSame: 'How many units a month have to be sold at the discount to leave as much as the planned units do without it.',
+    unitsToEarnTheSame:
+      'How many units a month have to be sold at the discount to leave as much as the planned units do without it.',
   },
   work(sheet, pricePointId) {
     const point = sheet.row('pricePoint', pricePointId);
@@ -78,7 +80,11 @@ export const pricePoint: Calculation<PricePointFigures> = {
       suggested: suggestedPrice(sheet, point, terms, cost.fullCost, owner, currency),
       contributionFloor: floorPrice(cost.primeCost, terms, currency, subject, 'Price at which contribution is zero'),
       profitFloor: floorPrice(cost.fullCost, terms, currency, subject, 'Price at which profit is zero'),
-      contributionPerHour: quotient({ name: 'Contribution per labour hour', subject }, sale.contribution, sheet.read(labourHours, owner.id).perUnit),
+      contributionPerHour: quotient(
+        { name: 'Contribution per labour hour', subject },
+        sale.contribution,
+        sheet.read(labourHours, owner.id).perUnit,
+      ),
       contributionPerMonth: product({ name: 'Contribution per month', subject }, sale.contribution, planned),
       profitPerMonth: product({ name: 'Profit per month', subject }, sale.profit, planned),
       undiscountedContribution: full.contribution,
@@ -90,14 +96,20 @@ export const pricePoint: Calculation<PricePointFigures> = {
 function setPrice(sheet: Sheet, point: RowOf<'pricePoint'>, owner: RowOf<'product'>): Figure {
   const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
   return sheet.input('pricePoint', point, 'price', {
-    name: 'Price', subject: owner.name, unit: money(sheet).per(unit(owner.outputUnit)),
+    name: 'Price',
+    subject: owner.name,
+    unit: money(sheet).per(unit(owner.outputUnit)),
     whenEmpty: gap('no-selling-price', place, { subject: owner.name }),
   });
 }
 
 function afterDiscount(sheet: Sheet, point: RowOf<'pricePoint'>, price: Figure, subject: string): Figure {
   const discount = sheet.input('pricePoint', point, 'discountPercent', { name: 'Discount', subject, unit: PERCENT });
-  return percentOf({ name: 'Price after discount', subject }, difference('Share of the price that is left', THE_WHOLE, discount), price);
+  return percentOf(
+    { name: 'Price after discount', subject },
+    difference('Share of the price that is left', THE_WHOLE, discount),
+    price,
+  );
 }
 
 function suggestedPrice(
@@ -111,22 +123,38 @@ function suggestedPrice(
   const subject = owner.name;
   const perUnit = money(sheet).per(unit(owner.outputUnit));
   const place = { kind: 'pricePoint', id: point.id, field: 'target' } as const;
-  if (point.basis === 'typed') return missing({ name: 'Suggested price', subject, unit: perUnit }, gap('price-is-typed', null, { subject }));
+  if (point.basis === 'typed')
+    return missing({ name: 'Suggested price', subject, unit: perUnit }, gap('price-is-typed', null, { subject }));
   const target = sheet.input('pricePoint', point, 'target', {
-    name: `Wanted ${point.basis}`, subject, unit: point.basis === 'profit' ? perUnit : PERCENT, whenEmpty: gap('no-target', place, { subject }),
+    name: `Wanted ${point.basis}`,
+    subject,
+    unit: point.basis === 'profit' ? perUnit : PERCENT,
+    whenEmpty: gap('no-target', place, { subject }),
   });
-  return withEnding(priceForTarget(point.basis, target, terms, cost, currency, subject), point.ending, point.endingDirection, subject);
+  return withEnding(
+    priceForTarget(point.basis, target, terms, cost, currency, subject),
+    point.ending,
+    point.endingDirection,
+    subject,
+  );
 }
 
 function unitsToEarnTheSame(planned: Figure, before: Figure, after: Figure, subject: string): Figure {
   const called = { name: 'Units that earn the same', subject };
-  if (after.amount !== null && after.amount.lte(0)) return missing({ ...called, unit: planned.unit }, gap('discount-eats-all', null), [after]);
-  const needed = quotient({ name: 'Units needed', subject }, product({ name: 'Earned without the discount', subject }, planned, before), after);
+  if (after.amount !== null && after.amount.lte(0))
+    return missing({ ...called, unit: planned.unit }, gap('discount-eats-all', null), [after]);
+  const needed = quotient(
+    { name: 'Units needed', subject },
+    product({ name: 'Earned without the discount', subject }, planned, before),
+    after,
+  );
   return rounded(called, needed, ONE, 'up');
 }
 
 /** The figures of a price point whose row is gone: every one says so. */
 function goneFigures(sheet: Sheet): PricePointFigures {
   const gone = missing({ name: 'Price', unit: money(sheet) }, gap('row-missing', null, { subject: 'a price' }));
-  return Object.fromEntries(Object.keys(pricePoint.meanings).map((member) => [member, gone])) as unknown as PricePointFigures;
+  return Object.fromEntries(
+    Object.keys(pricePoint.meanings).map((member) => [member, gone]),
+  ) as unknown as PricePointFigures;
 }

@@ -20,17 +20,34 @@ export interface SaleTerms {
 export const THE_WHOLE = constant('The price before tax', '100', PERCENT, 'definition');
 
 /** The terms of a product in a channel: the tax of its price where typed, else the book's. */
-export function saleTerms(sheet: Sheet, product: RowOf<'product'>, channel: RowOf<'channel'>, point: RowOf<'pricePoint'> | undefined): SaleTerms {
+export function saleTerms(
+  sheet: Sheet,
+  product: RowOf<'product'>,
+  channel: RowOf<'channel'>,
+  point: RowOf<'pricePoint'> | undefined,
+): SaleTerms {
   const settings = sheet.settings();
   const tax = taxOf(sheet, settings, point);
   const perUnit = unit(product.outputUnit);
-  const perOrder = sheet.input('channel', channel, 'feePerOrder', { name: 'Fixed fee per order', subject: channel.name, unit: money(sheet).per(ORDER) });
-  const unitsPerOrder = sheet.input('channel', channel, 'unitsPerOrder', { name: 'Units per order', subject: channel.name, unit: perUnit.per(ORDER) });
+  const perOrder = sheet.input('channel', channel, 'feePerOrder', {
+    name: 'Fixed fee per order',
+    subject: channel.name,
+    unit: money(sheet).per(ORDER),
+  });
+  const unitsPerOrder = sheet.input('channel', channel, 'unitsPerOrder', {
+    name: 'Units per order',
+    subject: channel.name,
+    unit: perUnit.per(ORDER),
+  });
   return {
     taxInside: point?.taxInside ?? settings.pricesIncludeTax,
     tax,
     priceWithTax: sum('Price with tax', PERCENT, [THE_WHOLE, tax]),
-    feePercent: sheet.input('channel', channel, 'feePercent', { name: 'Percentage fee', subject: channel.name, unit: PERCENT }),
+    feePercent: sheet.input('channel', channel, 'feePercent', {
+      name: 'Percentage fee',
+      subject: channel.name,
+      unit: PERCENT,
+    }),
     feeOfPricePaid: channel.feeBasis === 'price paid',
     fixedFee: quotient({ name: 'Fixed fee per unit', subject: channel.name }, perOrder, unitsPerOrder),
   };
@@ -38,7 +55,15 @@ export function saleTerms(sheet: Sheet, product: RowOf<'product'>, channel: RowO
 
 function taxOf(sheet: Sheet, settings: RowOf<'settings'>, point: RowOf<'pricePoint'> | undefined): Figure {
   if (point !== undefined && point.taxPercent !== null) {
-    return choice('Sales tax', sheet.input('pricePoint', point, 'taxPercent', { name: 'Sales tax of this price', unit: PERCENT }), 'typed for this price');
+    return choice(
+      'Sales tax',
+      sheet.input('pricePoint', point, 'taxPercent', { name: 'Sales tax of this price', unit: PERCENT }),
+      'typed for this price',
+    );
   }
-  return choice('Sales tax', sheet.input('settings', settings, 'salesTaxPercent', { name: 'Sales tax of the book', unit: PERCENT }), "the book's rate");
+  return choice(
+    'Sales tax',
+    sheet.input('settings', settings, 'salesTaxPercent', { name: 'Sales tax of the book', unit: PERCENT }),
+    "the book's rate",
+  );
 }

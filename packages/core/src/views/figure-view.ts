@@ -27,11 +27,22 @@ export function figureView(figure: Figure): FigureView {
     amount: figure.amount === null ? null : figure.amount.toFixed(),
     unit: figure.unit.text,
     partial: isPartial(figure),
-    gaps: figure.gaps.map((gap) => ({ code: gap.code, sentence: gapSentence(gap), stated: isStated(gap), place: gap.place })),
+    gaps: figure.gaps.map((gap) => ({
+      code: gap.code,
+      sentence: gapSentence(gap),
+      stated: isStated(gap),
+      place: gap.place,
+    })),
   };
 }
 
 /** The views of all the figures of a result, under their own names. */
-export function figureViews<Result extends object, Member extends keyof Result>(result: Result, members: readonly Member[]): Record<Member, FigureView> {
-  return Object.fromEntries(members.map((member) => [member, figureView(result[member] as Figure)])) as Record<Member, FigureView>;
+export function figureViews<Result extends object, Member extends keyof Result>(
+  result: Result,
+  members: readonly Member[],
+): Record<Member, FigureView> {
+  return Object.fromEntries(members.map((member) => [member, figureView(result[member] as Figure)])) as Record<
+    Member,
+    FigureView
+  >;
 }

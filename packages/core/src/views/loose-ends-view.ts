@@ -46,13 +46,28 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
     const isComponentOnly = points.length === 0 && sheet.rowsOf('billLine', 'componentId', product.id).length > 0;
     if (isComponentOnly) continue;
     addGaps(plannedUnits(sheet, product.id).gaps, [product.id]);
-    if (points.length === 0) add('no-selling-price', `No price set yet for ${product.name}`, { kind: 'pricePoint', id: product.id, field: 'price' }, [product.id]);
+    if (points.length === 0)
+      add(
+        'no-selling-price',
+        `No price set yet for ${product.name}`,
+        { kind: 'pricePoint', id: product.id, field: 'price' },
+        [product.id],
+      );
     for (const point of points) {
       const sale = evaluation.read(pricePoint, point.id);
       addGaps(sale.price.gaps, [product.id]);
       const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
-      if (sale.contribution.amount?.isNegative()) add('below-contribution-floor', `Each sale of ${product.name} costs you money: its price is below what the unit costs by itself`, place, [product.id]);
-      else if (sale.profit.amount?.isNegative()) add('below-profit-floor', `The price of ${product.name} does not carry its share of the running costs`, place, [product.id]);
+      if (sale.contribution.amount?.isNegative())
+        add(
+          'below-contribution-floor',
+          `Each sale of ${product.name} costs you money: its price is below what the unit costs by itself`,
+          place,
+          [product.id],
+        );
+      else if (sale.profit.amount?.isNegative())
+        add('below-profit-floor', `The price of ${product.name} does not carry its share of the running costs`, place, [
+          product.id,
+        ]);
     }
   }
 }
@@ -65,7 +80,12 @@ function materialEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
     const price = supplierPriceInForce(sheet, material.id);
     if (price === undefined || price.validFrom >= aYearAgo) continue;
     const place = { kind: 'supplierPrice', id: price.id, field: 'validFrom' } as const;
-    add('price-over-a-year-old', `The price of ${material.name} is from ${price.validFrom}, more than a year ago`, place, productsUsing(sheet, material.id).map((each) => each.id));
+    add(
+      'price-over-a-year-old',
+      `The price of ${material.name} is from ${price.validFrom}, more than a year ago`,
+      place,
+      productsUsing(sheet, material.id).map((each) => each.id),
+    );
   }
 }
 
@@ -76,16 +96,37 @@ function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
   addGaps(figures.total.gaps, []);
   addGaps(evaluation.read(openDays, WHOLE_BOOK).perMonth.gaps, []);
   if (sheet.all('runningCost').length === 0) {
-    add('no-running-costs', 'No running costs yet: rent, insurance, the yearly bills', { kind: 'runningCost', id: settings.id, field: 'amount' }, sheet.all('product').map((each) => each.id));
+    add(
+      'no-running-costs',
+      'No running costs yet: rent, insurance, the yearly bills',
+      { kind: 'runningCost', id: settings.id, field: 'amount' },
+      sheet.all('product').map((each) => each.id),
+    );
   } else if (figures.notSharedOut.amount !== null && !figures.notSharedOut.amount.toDecimalPlaces(2).isZero()) {
     const tooMuch = figures.notSharedOut.amount.isNegative();
-    const sentence = tooMuch ? 'The plan needs more labour hours than a normal month has: more running costs are shared out than there are' : 'Some of the running costs are not shared out: the plan needs fewer labour hours than a normal month has';
-    add('overhead-not-shared-out', sentence, { kind: 'settings', id: settings.id, field: 'normalLabourHoursPerMonth' }, []);
+    const sentence = tooMuch
+      ? 'The plan needs more labour hours than a normal month has: more running costs are shared out than there are'
+      : 'Some of the running costs are not shared out: the plan needs fewer labour hours than a normal month has';
+    add(
+      'overhead-not-shared-out',
+      sentence,
+      { kind: 'settings', id: settings.id, field: 'normalLabourHoursPerMonth' },
+      [],
+    );
   }
   for (const product of sheet.all('product')) {
     const hours = evaluation.read(labourHours, product.id).perUnit;
-    if (figures.total.amount?.gt(0) && hours.amount?.isZero() && sheet.rowsOf('pricePoint', 'productId', product.id).length > 0) {
-      add('no-hours-in-it', `${product.name} has no labour, so it carries no running costs`, { kind: 'product', id: product.id, field: 'name' }, [product.id]);
+    if (
+      figures.total.amount?.gt(0) &&
+      hours.amount?.isZero() &&
+      sheet.rowsOf('pricePoint', 'productId', product.id).length > 0
+    ) {
+      add(
+        'no-hours-in-it',
+        `${product.name} has no labour, so it carries no running costs`,
+        { kind: 'product', id: product.id, field: 'name' },
+        [product.id],
+      );
     }
   }
 }

@@ -13,7 +13,9 @@ export interface MaterialView {
 export function materialView(evaluation: Evaluation, materialId: string): MaterialView {
   return {
     perBaseUnit: figureView(evaluation.read(materialPrice, materialId).perBaseUnit),
-    perOtherUnit: Object.fromEntries(Object.entries(evaluation.read(priceInUnits, materialId)).map(([unit, figure]) => [unit, figureView(figure)])),
+    perOtherUnit: Object.fromEntries(
+      Object.entries(evaluation.read(priceInUnits, materialId)).map(([unit, figure]) => [unit, figureView(figure)]),
+    ),
     usedIn: productsUsing(evaluation.sheet, materialId).map(({ id, name }) => ({ id, name })),
   };
 }

@@ -15,7 +15,13 @@ export interface OverheadView {
   readonly sharedOut: FigureView;
   readonly notSharedOut: FigureView;
   readonly costs: Readonly<Record<string, { readonly perMonth: FigureView; readonly perOpenDay: FigureView }>>;
-  readonly products: readonly { readonly id: string; readonly name: string; readonly hours: FigureView; readonly perUnit: FigureView; readonly perMonth: FigureView }[];
+  readonly products: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly hours: FigureView;
+    readonly perUnit: FigureView;
+    readonly perMonth: FigureView;
+  }[];
 }
 
 /** The running costs, the rate by which they are shared out, and what falls on each product. */
@@ -26,7 +32,11 @@ export function overheadView(evaluation: Evaluation): OverheadView {
     ...figureViews(figures, ['total', 'perOpenDay', 'plannedHours', 'basis', 'rate', 'sharedOut', 'notSharedOut']),
     openDays: figureView(evaluation.read(openDays).perMonth),
     basisNote: figures.basis.note,
-    costs: Object.fromEntries(sheet.all('runningCost').map((row) => [row.id, figureViews(evaluation.read(runningCost, row.id), ['perMonth', 'perOpenDay'])])),
+    costs: Object.fromEntries(
+      sheet
+        .all('runningCost')
+        .map((row) => [row.id, figureViews(evaluation.read(runningCost, row.id), ['perMonth', 'perOpenDay'])]),
+    ),
     products: sheet.all('product').map((row) => {
       const full = evaluation.read(fullCost, row.id);
       return {

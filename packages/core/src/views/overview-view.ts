@@ -44,6 +44,11 @@ export function overviewView(evaluation: Evaluation): OverviewView {
     runningCosts: figureView(costs.total),
     perOpenDay: figureView(costs.perOpenDay),
     openDays: figureView(evaluation.read(openDays).perMonth),
-    ...figureViews(evaluation.read(coverage), ['contributionPerMonth', 'contributionPerOpenDay', 'resultPerMonth', 'covered']),
+    ...figureViews(evaluation.read(coverage), [
+      'contributionPerMonth',
+      'contributionPerOpenDay',
+      'resultPerMonth',
+      'covered',
+    ]),
   };
 }

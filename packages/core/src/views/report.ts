@@ -43,7 +43,9 @@ export function reportOf(evaluation: Evaluation): Report {
         channel: sheet.row('channel', point.channelId)?.name ?? '',
         ...VIEWS.price(evaluation, point.id),
       })),
-      breakEven: sheet.rowsOf('candidatePrice', 'productId', id).map((row) => ({ id: row.id, ...VIEWS.candidate(evaluation, row.id) })),
+      breakEven: sheet
+        .rowsOf('candidatePrice', 'productId', id)
+        .map((row) => ({ id: row.id, ...VIEWS.candidate(evaluation, row.id) })),
     })),
     looseEnds: VIEWS.looseEnds(evaluation, WHOLE_BOOK),
   };

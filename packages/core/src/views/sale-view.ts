@@ -7,8 +7,24 @@ import { figureView, figureViews, type FigureView } from './figure-view.js';
 import { stripView, type StripView } from './strip-view.js';
 
 const PRICE_FIGURES = [
-  'price', 'discounted', 'beforeTax', 'paid', 'fees', 'contribution', 'profit', 'margin', 'contributionMargin', 'markup', 'suggested',
-  'contributionFloor', 'profitFloor', 'contributionPerHour', 'contributionPerMonth', 'profitPerMonth', 'undiscountedContribution', 'unitsToEarnTheSame',
+  'price',
+  'discounted',
+  'beforeTax',
+  'paid',
+  'fees',
+  'contribution',
+  'profit',
+  'margin',
+  'contributionMargin',
+  'markup',
+  'suggested',
+  'contributionFloor',
+  'profitFloor',
+  'contributionPerHour',
+  'contributionPerMonth',
+  'profitPerMonth',
+  'undiscountedContribution',
+  'unitsToEarnTheSame',
 ] as const;
 
 export interface PriceView extends Readonly<Record<(typeof PRICE_FIGURES)[number], FigureView>> {
@@ -18,7 +34,10 @@ export interface PriceView extends Readonly<Record<(typeof PRICE_FIGURES)[number
 /** All that a price screen shows of a price point. */
 export function priceView(evaluation: Evaluation, pricePointId: string): PriceView {
   const productId = evaluation.sheet.row('pricePoint', pricePointId)?.productId ?? '';
-  return { ...figureViews(evaluation.read(pricePoint, pricePointId), PRICE_FIGURES), strip: stripView(evaluation, productId, pricePointId) };
+  return {
+    ...figureViews(evaluation.read(pricePoint, pricePointId), PRICE_FIGURES),
+    strip: stripView(evaluation, productId, pricePointId),
+  };
 }
 
 /** A product as a list shows it, with or without a price. */

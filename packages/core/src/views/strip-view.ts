@@ -20,7 +20,13 @@ export function stripView(evaluation: Evaluation, productId: string, pricePointI
   const cost = evaluation.read(productCost, productId);
   const full = evaluation.read(fullCost, productId);
   const sale = pricePointId === null ? null : evaluation.read(pricePoint, pricePointId);
-  const figures = { materials: cost.directMaterials, labour: cost.labour, other: cost.other, overhead: full.overhead, fees: sale?.fees };
+  const figures = {
+    materials: cost.directMaterials,
+    labour: cost.labour,
+    other: cost.other,
+    overhead: full.overhead,
+    fees: sale?.fees,
+  };
   return {
     price: sale === null ? null : figureView(sale.beforeTax),
     parts: STRIP_PARTS.flatMap((part) => {

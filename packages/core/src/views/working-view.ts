@@ -3,7 +3,8 @@ import type { Evaluation } from '../evaluate/evaluation.js';
 import { figureView, type FigureView } from './figure-view.js';
 
 /** How the parts of an operation are joined when its formula is written out. */
-export type Formula = 'sum' | 'difference' | 'product' | 'quotient' | 'percent of' | 'whole of' | 'share of' | 'round' | 'choice' | 'none';
+export type Formula =
+  'sum' | 'difference' | 'product' | 'quotient' | 'percent of' | 'whole of' | 'share of' | 'round' | 'choice' | 'none';
 
 /** One figure opened: what it is, how it was made, and of what. */
 export interface WorkingView extends FigureView {
@@ -36,9 +37,16 @@ export function workingView(evaluation: Evaluation, reference: string): WorkingV
   let figure = evaluation.figure(key);
   for (const index of path === '' ? [] : path.split('.')) figure = figure?.parts[Number(index)] ?? null;
   if (figure === null) return null;
-  const parts = figure.parts.map((part, index) => partView(part, part.key ?? `${key}#${path === '' ? '' : `${path}.`}${index}`));
+  const parts = figure.parts.map((part, index) =>
+    partView(part, part.key ?? `${key}#${path === '' ? '' : `${path}.`}${index}`),
+  );
   const formula = figure.parts.length === 0 ? 'none' : (figure.operation as Formula);
-  return { ...partView(figure, reference), meaning: evaluation.meaning(figure.key ?? key), formula: figure.operation === 'missing' ? 'none' : formula, parts };
+  return {
+    ...partView(figure, reference),
+    meaning: evaluation.meaning(figure.key ?? key),
+    formula: figure.operation === 'missing' ? 'none' : formula,
+    parts,
+  };
 }
 
 function partView(figure: Figure, reference: string): PartView {
