@@ -1,0 +1,26 @@
+import connectPgSimple from 'connect-pg-simple';
+import type { RequestHandler } from 'express';
+import session from 'express-session';
+import type { Pool } from 'pg';
+
+declare module 'express-session' {
+  interface SessionData {
+    userId: string;
+  }
+}
+
+const THIRTY_DAYS = 30 * 24 * 60 * 60 * 1000;
+
+/** Sessions live in PostgreSQL, so that any number of servers can stand behind one address. */
+export function sessions(pool: Pool, secret: string): RequestHandler {
+  const Store = connectPgSimple(session);
+  return session({
+    name: 'nuvar.sid',
+    secret,
+    store: new Store({ pool, tableName: 'sessions', pruneSessionInterval: 3600 }),
+    resave: false,
+    saveUninitialized: false,
+    rolling: true,
+    cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: THIRTY_DAYS },
+  });
+}

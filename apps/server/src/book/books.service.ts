@@ -1,0 +1,127 @@
+import {
+  KIND_NAMES,
+  newId,
+  ProblemError,
+  readBookFile,
+  withoutVersion,
+  writeBookFile,
+  bookRows,
+  type BookFile,
+  type BookRows,
+  type Change,
+  type Operation,
+  type RowsByKind,
+  type StoredRow,
+} from '@nuvar/book';
+import { Inject, Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { Books, Journal, Members, type JournalEntry, type Role } from '../database/entities.js';
+import { ChangeService } from './change.service.js';
+import { allRows } from './rows.js';
+
+export interface BookSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly currency: string;
+  readonly role: Role;
+}
+
+export interface Snapshot {
+  readonly revision: number;
+  readonly role: Role;
+  readonly rows: Readonly<Record<string, readonly StoredRow[]>>;
+}
+
+/** A journal entry as it is read: who, when, and what was before and after. */
+export type HistoryEntry = Omit<JournalEntry, 'bookId' | 'digest' | 'format'> & { readonly userName: string };
+
+/** Books as wholes: made, listed, read, taken in from files and written to them. Their rows change by changes only. */
+@Injectable()
+export class BooksService {
+  constructor(
+    @InjectDataSource() private readonly database: DataSource,
+    @Inject(ChangeService) private readonly changes: ChangeService,
+  ) {}
+
+  listFor(userId: string): Promise<BookSummary[]> {
+    return this.database.query(
+      `SELECT book_id AS id, row_settings.name, currency, role FROM members JOIN row_settings USING (book_id) WHERE user_id = $1 ORDER BY lower(row_settings.name)`,
+      [userId],
+    );
+  }
+
+  /** Makes a book with the given settings and nothing else in it. */
+  make(userId: string, settings: Readonly<Record<string, unknown>>): Promise<string> {
+    return this.makeWith(userId, (bookId) => [
+      { action: 'create', kind: 'settings', row: { ...settings, id: bookId } },
+    ]);
+  }
+
+  /** Makes a new book of a book file. Throws the problems of the file, and then nothing is stored. */
+  takeIn(userId: string, file: unknown): Promise<string> {
+    const rows = readBookFile(file);
+    if (Array.isArray(rows)) throw new ProblemError(rows);
+    return this.makeWith(userId, (bookId) => creationOf(rows as BookRows, bookId));
+  }
+
+  private async makeWith(userId: string, operationsFor: (bookId: string) => readonly Operation[]): Promise<string> {
+    const bookId = newId();
+    const change: Change = { id: newId(), operations: operationsFor(bookId) };
+    await this.database.transaction(async (manager) => {
+      await manager.getRepository(Books).insert({ id: bookId, revision: 0 });
+      await manager.getRepository(Members).insert({ bookId, userId, role: 'owner' });
+      await this.changes.applyToNewBook(manager, bookId, userId, change);
+    });
+    return bookId;
+  }
+
+  /** All rows of a book with the revision that they are of, read in one view of the database. */
+  snapshot(bookId: string, role: Role): Promise<Snapshot> {
+    return this.database.transaction('REPEATABLE READ', async (manager) => {
+      const book = await manager.getRepository(Books).findOneByOrFail({ id: bookId });
+      return { revision: book.revision, role, rows: await allRows(manager, bookId) };
+    });
+  }
+
+  async file(bookId: string): Promise<BookFile> {
+    const { rows } = await this.snapshot(bookId, 'reader');
+    return writeBookFile(bookRows(rows as unknown as RowsByKind));
+  }
+
+  /** The changes after a revision, oldest first; at most `most` of them. */
+  since(bookId: string, revision: number, most: number): Promise<HistoryEntry[]> {
+    return this.entries(`book_id = $1 AND revision > $2 ORDER BY revision LIMIT $3`, [bookId, revision, most]);
+  }
+
+  /** The changes before a revision, newest first. */
+  before(bookId: string, revision: number, most: number): Promise<HistoryEntry[]> {
+    return this.entries(`book_id = $1 AND revision < $2 ORDER BY revision DESC LIMIT $3`, [bookId, revision, most]);
+  }
+
+  private entries(where: string, values: unknown[]): Promise<HistoryEntry[]> {
+    return this.database.query(
+      `SELECT revision, change_id AS "changeId", user_id AS "userId", users.name AS "userName", at, undoes, writes
+       FROM journal JOIN users ON users.id = journal.user_id WHERE ${where}`,
+      values,
+    );
+  }
+
+  async remove(bookId: string): Promise<void> {
+    await this.database.getRepository(Books).delete({ id: bookId });
+  }
+
+  async isEmpty(): Promise<boolean> {
+    return (await this.database.getRepository(Journal).count({ take: 1 })) === 0;
+  }
+}
+
+/** The operations that make a new book of rows; its settings get the id of the book. */
+function creationOf(rows: BookRows, bookId: string): Operation[] {
+  return KIND_NAMES.flatMap((kind) =>
+    rows.all(kind).map((row): Operation => {
+      const fields = withoutVersion(row as StoredRow);
+      return { action: 'create', kind, row: kind === 'settings' ? { ...fields, id: bookId } : fields };
+    }),
+  );
+}

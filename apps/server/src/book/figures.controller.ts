@@ -1,0 +1,52 @@
+import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
+import { problem, ProblemError, type RowsByKind } from '@nuvar/book';
+import { Controller, Get, Inject, Param, Query, UseGuards } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
+import { BooksService } from './books.service.js';
+import { MembershipService } from './membership.service.js';
+
+/** The figures of a book for scripts and spreadsheets: the same code as in the browser, over the stored rows. */
+@ApiTags('figures')
+@Controller('api/books/:id/figures')
+@UseGuards(SignedInGuard)
+export class FiguresController {
+  constructor(
+    @Inject(BooksService) private readonly books: BooksService,
+    @Inject(MembershipService) private readonly membership: MembershipService,
+  ) {}
+
+  @Get()
+  @ApiOperation({ summary: "Every product's card, prices and break-even, with gaps" })
+  async report(@Param('id') id: string, @PersonId() personId: string, @Query('asOf') asOf?: string): Promise<object> {
+    return reportOf(await this.evaluation(id, personId, asOf));
+  }
+
+  @Get(':view/:of')
+  @ApiOperation({
+    summary: 'One view: overview, looseEnds, overhead, material, card, price, candidate, working and others',
+  })
+  async view(
+    @Param('id') id: string,
+    @Param('view') view: string,
+    @Param('of') of: string,
+    @PersonId() personId: string,
+    @Query('asOf') asOf?: string,
+  ): Promise<object | null> {
+    const evaluation = await this.evaluation(id, personId, asOf);
+    if (!isViewName(view)) throw new ProblemError([problem('not-found')]);
+    return VIEWS[view](evaluation, of === 'all' ? WHOLE_BOOK : of);
+  }
+
+  private async evaluation(id: string, personId: string, asOf: string | undefined): Promise<Evaluation> {
+    const role = await this.membership.require(id, personId);
+    const day = asOf ?? new Date().toISOString().slice(0, 10);
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(day) || Number.isNaN(Date.parse(day))) {
+      throw new ProblemError([
+        problem('invalid-field', { field: 'asOf', values: { detail: '"asOf" must be a day such as 2026-03-31.' } }),
+      ]);
+    }
+    const { rows } = await this.books.snapshot(id, role);
+    return evaluate(rows as unknown as RowsByKind, day);
+  }
+}

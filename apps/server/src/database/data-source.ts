@@ -1,0 +1,17 @@
+import { DataSource } from 'typeorm';
+import { Books, Journal, Members, Users } from './entities.js';
+import { FirstTables1764000000000 } from './migrations/1764000000000-first-tables.js';
+import { ROW_TABLES } from './tables.js';
+
+/** The connection to PostgreSQL 15 or newer. Tables are laid down by migrations, never synchronised. */
+export function dataSource(url: string): DataSource {
+  return new DataSource({
+    type: 'postgres',
+    url,
+    entities: [Users, Books, Members, Journal, ...Object.values(ROW_TABLES)],
+    migrations: [FirstTables1764000000000],
+    migrationsRun: true,
+    synchronize: false,
+    extra: { max: 10 },
+  });
+}

@@ -1,0 +1,45 @@
+import { fieldsOf, KIND_NAMES, type FieldSpec, type Kind } from '@nuvar/book';
+import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
+
+/** The name of a column: plannedUnitsPerMonth → planned_units_per_month. */
+export const columnName = (field: string) => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+
+/** The name of the table of a kind of row: supplierPrice → row_supplier_price. */
+export const tableName = (kind: Kind) => `row_${columnName(kind)}`;
+
+const COLUMN_TYPES: Record<FieldSpec['type'], EntitySchemaColumnOptions['type']> = {
+  text: 'text',
+  decimal: 'numeric',
+  integer: 'integer',
+  choice: 'text',
+  reference: 'uuid',
+  unit: 'text',
+  currency: 'text',
+  day: 'date',
+  flag: 'boolean',
+};
+
+/** A row as its table keeps it. */
+export type RowRecord = { bookId: string; id: string; version: number } & Record<string, unknown>;
+
+function schemaOf(kind: Kind): EntitySchema<RowRecord> {
+  const columns: Record<string, EntitySchemaColumnOptions> = {
+    bookId: { type: 'uuid', primary: true, name: 'book_id' },
+    id: { type: 'uuid', primary: true },
+    version: { type: 'integer' },
+  };
+  for (const field of fieldsOf(kind)) {
+    columns[field.name] = {
+      type: COLUMN_TYPES[field.type],
+      name: columnName(field.name),
+      nullable: field.nullable,
+    } as EntitySchemaColumnOptions;
+  }
+  return new EntitySchema<RowRecord>({ name: kind, tableName: tableName(kind), columns: columns as never });
+}
+
+/** The table of every kind of row, made from what the row classes declare. The migrations lay them down in SQL. */
+export const ROW_TABLES = Object.fromEntries(KIND_NAMES.map((kind) => [kind, schemaOf(kind)])) as Record<
+  Kind,
+  EntitySchema<RowRecord>
+>;
