@@ -8,7 +8,7 @@ export interface Report {
   readonly version: 1;
   readonly book: { readonly name: string; readonly currency: string };
   readonly asOf: string;
-  readonly overview: Omit<ViewOf<'overview'>, 'products'>;
+  readonly overview: Omit<ViewOf<'overview'>, 'products' | 'scale'>;
   readonly overhead: ViewOf<'overhead'>;
   readonly materials: readonly ({ readonly id: string; readonly name: string } & ViewOf<'material'>)[];
   readonly products: readonly {
@@ -25,7 +25,7 @@ export interface Report {
 export function reportOf(evaluation: Evaluation): Report {
   const { sheet } = evaluation;
   const settings = sheet.settings();
-  const { products: _products, ...overview } = VIEWS.overview(evaluation, WHOLE_BOOK);
+  const { products: _products, scale: _scale, ...overview } = VIEWS.overview(evaluation, WHOLE_BOOK);
   return {
     format: 'nuvar-figures',
     version: 1,

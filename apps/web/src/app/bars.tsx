@@ -1,0 +1,70 @@
+import { useCallback, useEffect } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { bookActions } from '../book/book-slice.js';
+import { sync } from '../book/sync.js';
+import { useAcceptTrial } from '../book/use-trial.js';
+import { useAppDispatch, useAppSelector } from './store.js';
+
+/** Says when the server is away or asks for a new sign-in, and what is kept meanwhile. */
+export function LinkBar() {
+  const link = useAppSelector(({ book }) => book.link);
+  const waiting = useAppSelector(({ book }) => book.pending.length);
+  const navigate = useNavigate();
+  if (link === 'well' || link === 'sending') return null;
+  const edits =
+    waiting === 0
+      ? 'Nothing waits to be sent.'
+      : `${waiting === 1 ? 'One edit is' : `${waiting} edits are`} kept on this machine and sent when it is back.`;
+  return (
+    <div className="bar bar-warning" role="status">
+      {link === 'away' && <span>The server does not answer. You can go on working. {edits}</span>}
+      {link === 'gone' && <span>This book is no longer open to you. What was not sent yet stays on this machine.</span>}
+      {link === 'signed-out' && (
+        <span>You have been signed out. {edits.replace('it is back', 'you are signed in again')}</span>
+      )}
+      {link === 'signed-out' ? (
+        <button type="button" className="button" onClick={() => void navigate('/sign-in')}>
+          Sign in again
+        </button>
+      ) : (
+        <button type="button" className="button" onClick={() => sync.retry()}>
+          Try now
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Unmistakable while something is tried that is not in the book. */
+export function TrialBar() {
+  const trial = useAppSelector(({ book }) => book.trial);
+  const dispatch = useAppDispatch();
+  const accept = useAcceptTrial();
+  const drop = useCallback(() => dispatch(bookActions.tried([])), [dispatch]);
+  const isOn = trial.length > 0;
+  useEffect(() => {
+    if (!isOn) return;
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.key === 'Escape' && !event.defaultPrevented) drop();
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [isOn, drop]);
+  // What is tried belongs to the screen on which it is tried: leaving drops it.
+  const { pathname } = useLocation();
+  useEffect(() => () => void drop(), [drop, pathname]);
+  if (!isOn) return null;
+  return (
+    <div className="bar bar-trial" role="status">
+      <span>
+        <strong>Only tried:</strong> the figures on screen follow a trial that is not in the book.
+      </span>
+      <button type="button" className="button button-main" onClick={accept}>
+        Keep it
+      </button>
+      <button type="button" className="button" onClick={drop}>
+        Drop it (Esc)
+      </button>
+    </div>
+  );
+}

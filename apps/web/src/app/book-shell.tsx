@@ -1,0 +1,99 @@
+import { useEffect, useState } from 'react';
+import { Link, Outlet, useNavigate, useParams } from 'react-router';
+import { sync, type Opening } from '../book/sync.js';
+import { WorkingPanels } from '../figures/working-panel.js';
+import { useSessionQuery } from './api.js';
+import { ConflictDialog } from './conflict-dialog.js';
+import { Header } from './header.js';
+import { LinkBar, TrialBar } from './bars.js';
+import { useGoToPlace } from './place.js';
+import { allClosed } from './panel-slice.js';
+import { useShortcuts } from './shortcuts.js';
+import { store, useAppDispatch, useAppSelector } from './store.js';
+
+const TRY_AGAIN_AFTER = 2000;
+
+/** Everything around the screens of an open book. */
+export function BookShell() {
+  const { bookId = '' } = useParams();
+  const opening = useOpening(bookId);
+  const isOpen = useAppSelector(({ book }) => book.id === bookId);
+  if (opening === 'not-found') {
+    return (
+      <main className="lone-screen">
+        <h1 className="screen-title">There is no such book for you</h1>
+        <p>It may be gone, or you may not be a member of it.</p>
+        <p>
+          <Link className="link" to="/books">
+            To your books
+          </Link>
+        </p>
+      </main>
+    );
+  }
+  if (!isOpen) {
+    return (
+      <main className="lone-screen">
+        <p role="status">
+          {opening === 'away' ? 'The server does not answer. Trying again; nothing is lost.' : 'Opening the book'}
+        </p>
+      </main>
+    );
+  }
+  return <OpenBook />;
+}
+
+function OpenBook() {
+  const name = useAppSelector(({ book }) => Object.values(book.rows.settings)[0]?.name ?? '');
+  const [searching, setSearching] = useState(false);
+  useShortcuts(() => setSearching(true));
+  useGoToPlace();
+  useEffect(() => {
+    document.title = `${name} in Nuvar`;
+  }, [name]);
+  return (
+    <div className="shell">
+      <a className="skip-link" href="#screen">
+        To the screen
+      </a>
+      <Header searching={searching} setSearching={setSearching} />
+      <LinkBar />
+      <TrialBar />
+      <div className="shell-body">
+        <main id="screen" className="screen" tabIndex={-1}>
+          <Outlet />
+        </main>
+        <WorkingPanels />
+      </div>
+      <ConflictDialog />
+    </div>
+  );
+}
+
+function useOpening(bookId: string): Opening | null {
+  const { data: session } = useSessionQuery();
+  const personId = session?.user?.id;
+  const [opening, setOpening] = useState<Opening | null>(null);
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    if (personId === undefined) return;
+    let left = false;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const open = async () => {
+      const result = await sync.open(store, bookId, personId);
+      if (left) return;
+      setOpening(result);
+      if (result === 'signed-out') void navigate('/sign-in');
+      if (result === 'away') timer = setTimeout(() => void open(), TRY_AGAIN_AFTER);
+    };
+    void open();
+    return () => {
+      left = true;
+      clearTimeout(timer);
+      dispatch(allClosed());
+      sync.close();
+    };
+  }, [bookId, personId, navigate, dispatch]);
+  return opening;
+}

@@ -1,0 +1,49 @@
+import { useEffect } from 'react';
+import { takeBackAllTheSame } from '../book/edit.js';
+import { dismissed, type Notice } from './notices-slice.js';
+import { useAppDispatch, useAppSelector } from './store.js';
+
+const SHOWN_FOR = 6000;
+
+/** Short words at the foot of the screen: what was taken back, what could not be kept. */
+export function Notices() {
+  const notices = useAppSelector((state) => state.notices.list);
+  return (
+    <div className="notices" role="status" aria-live="polite">
+      {notices.map((notice) => (
+        <NoticeLine key={notice.id} notice={notice} />
+      ))}
+    </div>
+  );
+}
+
+function NoticeLine({ notice }: { notice: Notice }) {
+  const dispatch = useAppDispatch();
+  const { id, sentence, tone, question } = notice;
+  const stays = tone === 'problem' || question !== undefined;
+  useEffect(() => {
+    if (stays) return;
+    const timer = setTimeout(() => dispatch(dismissed(id)), SHOWN_FOR);
+    return () => clearTimeout(timer);
+  }, [dispatch, id, stays]);
+  return (
+    <p className={`notice ${tone === 'problem' ? 'notice-problem' : ''}`}>
+      <span>{sentence}</span>
+      {question && (
+        <button
+          type="button"
+          className="quiet-button"
+          onClick={() => {
+            dispatch(dismissed(id));
+            dispatch(takeBackAllTheSame(question.stack));
+          }}
+        >
+          Take it back
+        </button>
+      )}
+      <button type="button" className="quiet-button" onClick={() => dispatch(dismissed(id))}>
+        {question ? 'Leave it' : 'Close'}
+      </button>
+    </p>
+  );
+}

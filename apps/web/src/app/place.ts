@@ -1,0 +1,72 @@
+import { fieldValue, type Kind } from '@nuvar/book';
+import { useCallback, useEffect } from 'react';
+import { useLocation } from 'react-router';
+import type { Tables } from '../book/tables.js';
+import { useAppSelector } from './store.js';
+import { useBookPath } from '../book/use-book.js';
+
+export interface Place {
+  readonly kind: string;
+  readonly id: string;
+  readonly field: string;
+}
+
+/** The address of the screen on which a field of a row stands. */
+function pathOf({ kind, id, field }: Place, rows: Tables): string {
+  const row = rows[kind as Kind]?.[id] as object | undefined;
+  const owner = String((row && (fieldValue(row, 'materialId') ?? fieldValue(row, 'productId'))) ?? id);
+  switch (kind as Kind) {
+    case 'material':
+    case 'supplierPrice':
+    case 'supplier':
+      return `/buy/${owner}`;
+    case 'labourGrade':
+      return `/make/grades`;
+    case 'product':
+    case 'labourStep':
+    case 'otherCost':
+      return `/make/${owner}`;
+    case 'billLine':
+      return `/make/${String(row && fieldValue(row, 'productId'))}`;
+    case 'runningCost':
+      return '/run';
+    case 'channel':
+      return '/sell/channels';
+    case 'pricePoint':
+      return `/sell/${owner}`;
+    case 'candidatePrice':
+      return `/plan/${owner}`;
+    case 'settings':
+      return field.startsWith('openDays') || field === 'normalLabourHoursPerMonth' ? '/run' : '/settings';
+    default:
+      return '';
+  }
+}
+
+/** Gives the address of a place, with the field to go to named in it. */
+export function usePlaceHref(): (place: Place) => string {
+  const book = useBookPath();
+  const rows = useAppSelector((state) => state.book.rows);
+  return useCallback((place) => `${book}${pathOf(place, rows)}?at=${place.id}.${place.field}`, [book, rows]);
+}
+
+/** Brings the field that the address names into view and puts the cursor there. */
+export function useGoToPlace(): void {
+  const { search, key } = useLocation();
+  useEffect(() => {
+    const at = new URLSearchParams(search).get('at');
+    if (at === null) return;
+    let tries = 0;
+    const look = () => {
+      const found = document.querySelector<HTMLElement>(`[data-place="${CSS.escape(at)}"]`);
+      if (found !== null) {
+        found.scrollIntoView({ block: 'center' });
+        found.focus();
+      } else if (tries++ < 20) {
+        timer = setTimeout(look, 100);
+      }
+    };
+    let timer = setTimeout(look, 0);
+    return () => clearTimeout(timer);
+  }, [search, key]);
+}

@@ -1,0 +1,67 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { BooksList } from '../accounts/books-list.js';
+import { SignIn } from '../accounts/sign-in.js';
+import { BookShell } from './book-shell.js';
+import { ErrorScreen, Root, SignedIn } from './root.js';
+
+export const router = createBrowserRouter([
+  {
+    element: <Root />,
+    errorElement: <ErrorScreen />,
+    children: [
+      { path: '/sign-in', element: <SignIn /> },
+      {
+        element: <SignedIn />,
+        children: [
+          { path: '/', element: <Navigate to="/books" replace /> },
+          { path: '/books', element: <BooksList /> },
+          {
+            path: '/books/:bookId',
+            element: <BookShell />,
+            errorElement: <ErrorScreen />,
+            children: [
+              { index: true, lazy: async () => ({ Component: (await import('./overview-screen.js')).OverviewScreen }) },
+              {
+                path: 'buy/:materialId?',
+                lazy: async () => ({ Component: (await import('../purchasing/buy-screen.js')).BuyScreen }),
+              },
+              {
+                path: 'make/grades',
+                lazy: async () => ({ Component: (await import('../production/grades-screen.js')).GradesScreen }),
+              },
+              {
+                path: 'make/:productId?',
+                lazy: async () => ({ Component: (await import('../production/make-screen.js')).MakeScreen }),
+              },
+              { path: 'run', lazy: async () => ({ Component: (await import('../overhead/run-screen.js')).RunScreen }) },
+              {
+                path: 'sell/channels',
+                lazy: async () => ({ Component: (await import('../selling/channels-screen.js')).ChannelsScreen }),
+              },
+              {
+                path: 'sell/:productId?',
+                lazy: async () => ({ Component: (await import('../selling/sell-screen.js')).SellScreen }),
+              },
+              {
+                path: 'plan/:productId?',
+                lazy: async () => ({ Component: (await import('../planning/plan-screen.js')).PlanScreen }),
+              },
+              {
+                path: 'loose-ends',
+                lazy: async () => ({ Component: (await import('./loose-ends-screen.js')).LooseEndsScreen }),
+              },
+              {
+                path: 'history',
+                lazy: async () => ({ Component: (await import('./history-screen.js')).HistoryScreen }),
+              },
+              {
+                path: 'settings',
+                lazy: async () => ({ Component: (await import('./settings-screen.js')).SettingsScreen }),
+              },
+            ],
+          },
+        ],
+      },
+    ],
+  },
+]);

@@ -1,0 +1,93 @@
+import { applyChange, newId, problem, reverseOperations, type Change, type Operation, type Problem } from '@nuvar/book';
+import type { AppThunk } from '../app/store.js';
+import { noticed } from '../app/notices-slice.js';
+import { bookActions, type UndoEntry } from './book-slice.js';
+import { sync } from './sync.js';
+import { readerOf } from './tables.js';
+import { labelOf, stacked } from './undo-stacks.js';
+
+/**
+ * The one way in: shows the edit at once and queues it for the server. Returns the problems that stand against it, and
+ * then nothing was changed.
+ */
+export function edit(operations: readonly Operation[]): AppThunk<readonly Problem[]> {
+  return (dispatch) => dispatch(make(operations, null));
+}
+
+function make(operations: readonly Operation[], undoes: string | null): AppThunk<readonly Problem[]> {
+  return (dispatch, getState) => {
+    const { book } = getState();
+    if (operations.length === 0) return [];
+    if (book.role === 'reader') return [problem('not-allowed', { values: { role: book.role } })];
+    const change: Change = undoes === null ? { id: newId(), operations } : { id: newId(), operations, undoes };
+    const applied = applyChange(readerOf(book.rows), change);
+    if (!applied.ok) return applied.problems;
+    const entry: UndoEntry = { changeId: change.id, writes: applied.writes, label: labelOf(book.rows, applied.writes) };
+    dispatch(bookActions.edited({ change, writes: applied.writes }));
+    dispatch(bookActions.stacked(stacked(book, entry, undoes)));
+    sync.queued(change);
+    return [];
+  };
+}
+
+/** Takes back one's own latest change, whatever screen it was made on, and says what it was. */
+export const undo = (): AppThunk => takeBack('undo', 'Taken back');
+
+/** Does again what was taken back last. */
+export const redo = (): AppThunk => takeBack('redo', 'Done again');
+
+function takeBack(stack: 'undo' | 'redo', done: string): AppThunk {
+  return (dispatch, getState) => {
+    const { book } = getState();
+    const entry = book[stack].at(-1);
+    if (entry === undefined) {
+      dispatch(
+        noticed({ sentence: stack === 'undo' ? 'There is nothing to take back.' : 'There is nothing to do again.' }),
+      );
+      return;
+    }
+    const operations = reverseOperations(entry.writes, readerOf(book.rows));
+    const problems = dispatch(make(operations, entry.changeId));
+    if (problems.length === 0) {
+      const label =
+        stack === 'undo'
+          ? entry.label
+          : labelOf(
+              book.rows,
+              entry.writes.map(({ before, after, ...write }) => ({ ...write, before: after, after: before })),
+            );
+      dispatch(noticed({ sentence: `${done}: ${label}` }));
+    } else if (problems.some((each) => each.code === 'changed-meanwhile')) {
+      const sentence = `${problems.map((each) => each.sentence).join(' ')} Take it back all the same?`;
+      dispatch(noticed({ sentence, question: { action: 'force', stack } }));
+    } else {
+      dispatch(
+        noticed({ sentence: `That can no longer be taken back. ${problems[0]?.sentence ?? ''}`, tone: 'problem' }),
+      );
+    }
+  };
+}
+
+/** Takes a change back although its fields have moved on since: what stands there now gives way. */
+export function takeBackAllTheSame(stack: 'undo' | 'redo'): AppThunk {
+  return (dispatch, getState) => {
+    const { book } = getState();
+    const entry = book[stack].at(-1);
+    if (entry === undefined) return;
+    const reader = readerOf(book.rows);
+    const operations = reverseOperations(entry.writes, reader).map((operation): Operation => {
+      if (operation.action !== 'update') return operation;
+      const now = reader.row(operation.kind, operation.id) as object | undefined;
+      const before = Object.fromEntries(
+        Object.keys(operation.after).map((field) => [field, (now as Record<string, unknown> | undefined)?.[field]]),
+      );
+      return { ...operation, before };
+    });
+    const problems = dispatch(make(operations, entry.changeId));
+    dispatch(
+      noticed(
+        problems[0] ? { sentence: problems[0].sentence, tone: 'problem' } : { sentence: `Taken back: ${entry.label}` },
+      ),
+    );
+  };
+}

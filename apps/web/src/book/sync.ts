@@ -1,0 +1,187 @@
+import { applyChange, type Change } from '@nuvar/book';
+import { noticed } from '../app/notices-slice.js';
+import type { store } from '../app/store.js';
+import { bookActions, type Link } from './book-slice.js';
+import { outboxOf, type Outbox } from './outbox.js';
+import { readerOf, tablesOf, withWrites } from './tables.js';
+import { transport, type Answer } from './transport.js';
+import { stacksFrom } from './undo-stacks.js';
+
+type Handle = Pick<typeof store, 'dispatch' | 'getState'>;
+
+interface Connection {
+  readonly handle: Handle;
+  readonly bookId: string;
+  readonly outbox: Outbox;
+  events: EventSource | null;
+  busy: boolean;
+  timer: ReturnType<typeof setTimeout> | undefined;
+  closed: boolean;
+}
+
+const RETRY_AFTER = 2000;
+let current: Connection | null = null;
+
+export type Opening = 'opened' | 'not-found' | 'signed-out' | 'away';
+
+/**
+ * The traffic between the open book and the server: sends what waits, in order; follows what others write; says how it
+ * stands. A change that is sent twice is applied once, so sending again is always safe.
+ */
+export const sync = {
+  /** Opens a book: its snapshot, what still waited to be sent, and what could be taken back. */
+  async open(handle: Handle, bookId: string, personId: string): Promise<Opening> {
+    sync.close();
+    const outbox = outboxOf(personId, bookId);
+    const [snapshot, history, pending] = await Promise.all([
+      transport.snapshot(bookId),
+      transport.latest(bookId),
+      outbox.waiting(),
+    ]);
+    if (!snapshot.ok) return openingOf(snapshot.status);
+    const { revision, role, rows } = snapshot.value;
+    const confirmed = tablesOf(rows);
+    const stacks = history.ok ? stacksFrom(history.value, personId, confirmed) : { undo: [], redo: [] };
+    handle.dispatch(bookActions.opened({ id: bookId, role, revision, confirmed, pending, ...stacks }));
+    current = { handle, bookId, outbox, events: null, busy: false, timer: undefined, closed: false };
+    listen(current);
+    void work(current);
+    return 'opened';
+  },
+
+  close(): void {
+    if (current === null) return;
+    current.closed = true;
+    current.events?.close();
+    clearTimeout(current.timer);
+    current.handle.dispatch(bookActions.closed());
+    current = null;
+  },
+
+  /** A change was made: it is kept on this machine and sent as soon as those before it are through. */
+  queued(change: Change): void {
+    if (current === null) return;
+    const connection = current;
+    void connection.outbox.put(change).then(() => work(connection));
+  },
+
+  /** A conflict was settled: the change goes on in another form, or not at all. */
+  async settle(id: string, change: Change | null): Promise<void> {
+    if (current === null) return;
+    await (change === null ? current.outbox.remove(id) : current.outbox.put(change));
+    current.handle.dispatch(bookActions.rewritten({ id, change }));
+    void work(current);
+  },
+
+  /** Tries again at once: after signing in again, or when the person asks for it. */
+  retry(): void {
+    if (current !== null) void work(current);
+  },
+};
+
+function openingOf(status: number): Opening {
+  if (status === 401) return 'signed-out';
+  return status === 404 ? 'not-found' : 'away';
+}
+
+function listen(connection: Connection): void {
+  const events = transport.events(connection.bookId);
+  connection.events = events;
+  events.onmessage = ({ data }: MessageEvent<string>) => {
+    const { revision } = JSON.parse(data) as { revision?: number };
+    if (revision !== undefined && revision > connection.handle.getState().book.revision) void work(connection);
+  };
+  // After a break the browser connects again by itself; what happened meanwhile is fetched then.
+  events.onopen = () => void work(connection);
+}
+
+/** Sends what waits and fetches what is new, until both are done. One round at a time. */
+async function work(connection: Connection): Promise<void> {
+  if (connection.busy || connection.closed) return;
+  connection.busy = true;
+  clearTimeout(connection.timer);
+  try {
+    while (!connection.closed && (await step(connection)));
+  } finally {
+    connection.busy = false;
+  }
+}
+
+async function step(connection: Connection): Promise<boolean> {
+  const { handle } = connection;
+  const { pending, conflict, link } = handle.getState().book;
+  const next = pending[0];
+  if (next === undefined || conflict !== null) return catchUp(connection);
+  if (link === 'well') say(connection, 'sending');
+  const answer = await transport.send(connection.bookId, next);
+  if (connection.closed) return false;
+  if (answer.ok) return accepted(connection, next, answer.value.revision);
+  if (answer.status === 409 && answer.rows.length > 0) {
+    await catchUp(connection);
+    handle.dispatch(bookActions.conflicted({ change: next, problems: answer.problems, rows: answer.rows }));
+    return false;
+  }
+  if (answer.status >= 400 && answer.status < 500 && ![401, 404, 429].includes(answer.status))
+    return refused(connection, next, answer);
+  return wait(connection, answer.status === 401 ? 'signed-out' : answer.status === 404 ? 'gone' : 'away');
+}
+
+/** The server took the change. Where nothing of others lies between, its rows follow from it; else they are fetched. */
+async function accepted(connection: Connection, change: Change, revision: number): Promise<boolean> {
+  const { handle } = connection;
+  await connection.outbox.remove(change.id);
+  const { book } = handle.getState();
+  const applied = revision === book.revision + 1 ? applyChange(readerOf(book.confirmed), change) : null;
+  if (applied?.ok) {
+    handle.dispatch(
+      bookActions.confirmed({ revision, confirmed: withWrites(book.confirmed, applied.writes), settled: [change.id] }),
+    );
+    if (handle.getState().book.pending.length === 0) say(connection, 'well');
+    return true;
+  }
+  handle.dispatch(bookActions.confirmed({ revision: book.revision, confirmed: book.confirmed, settled: [] }));
+  const caughtUp = await catchUp(connection, [change.id]);
+  return caughtUp || handle.getState().book.pending.length > 0;
+}
+
+/** Fetches what others wrote. Returns true where there may be more to do. */
+async function catchUp(connection: Connection, settled: readonly string[] = []): Promise<boolean> {
+  const { handle } = connection;
+  const { revision, confirmed } = handle.getState().book;
+  const answer = await transport.since(connection.bookId, revision);
+  if (connection.closed) return false;
+  if (!answer.ok)
+    return wait(connection, answer.status === 401 ? 'signed-out' : answer.status === 404 ? 'gone' : 'away');
+  const last = answer.value.at(-1);
+  if (handle.getState().book.pending.length === settled.length) say(connection, 'well');
+  if (last === undefined) return false;
+  const tables = answer.value.reduce((each, entry) => withWrites(each, entry.writes), confirmed);
+  const ids = [...settled, ...answer.value.map((entry) => entry.changeId)];
+  handle.dispatch(bookActions.confirmed({ revision: last.revision, confirmed: tables, settled: ids }));
+  await Promise.all(ids.map((id) => connection.outbox.remove(id)));
+  return handle.getState().book.conflict === null;
+}
+
+/** The server will never take this change: it is dropped, and the person is told why. */
+async function refused(
+  connection: Connection,
+  change: Change,
+  answer: Extract<Answer<unknown>, { ok: false }>,
+): Promise<boolean> {
+  const { handle } = connection;
+  await connection.outbox.remove(change.id);
+  handle.dispatch(bookActions.rewritten({ id: change.id, change: null }));
+  const sentence = answer.problems.map((each) => each.sentence).join(' ');
+  handle.dispatch(noticed({ sentence: `An edit could not be kept. ${sentence}`, tone: 'problem' }));
+  return true;
+}
+
+function wait(connection: Connection, link: Link): false {
+  say(connection, link);
+  if (link === 'away') connection.timer = setTimeout(() => void work(connection), RETRY_AFTER);
+  return false;
+}
+
+function say({ handle }: Connection, link: Link): void {
+  if (handle.getState().book.link !== link) handle.dispatch(bookActions.linked(link));
+}

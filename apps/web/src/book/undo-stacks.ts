@@ -1,0 +1,51 @@
+import { describeWrites, type Write } from '@nuvar/book';
+import type { UndoEntry } from './book-slice.js';
+import type { Tables } from './tables.js';
+import type { HistoryEntry } from './transport.js';
+
+export interface UndoStacks {
+  readonly undo: readonly UndoEntry[];
+  readonly redo: readonly UndoEntry[];
+}
+
+const MOST = 200;
+
+/** The name of a row by its id, from the rows of a book and, for what is gone, from the writes themselves. */
+export function namesOf(tables: Tables, writes: readonly Write[] = []): (id: string) => string | undefined {
+  const named = ['material', 'product', 'labourGrade', 'channel', 'supplier', 'runningCost'] as const;
+  return (id) => {
+    for (const kind of named) {
+      const row = tables[kind][id];
+      if (row !== undefined) return row.name;
+    }
+    const written = writes.find((write) => write.id === id);
+    const row = written?.after ?? written?.before;
+    return row && 'name' in row && typeof row.name === 'string' ? row.name : undefined;
+  };
+}
+
+/** What a change did, in one line. */
+export function labelOf(tables: Tables, writes: readonly Write[]): string {
+  const sentences = describeWrites(writes, namesOf(tables, writes));
+  return sentences.length > 1 ? `${sentences[0]}, and ${sentences.length - 1} more` : (sentences[0] ?? '');
+}
+
+/** Puts one change on the stacks: an edit clears what could be redone; an undo moves it there, a redo back. */
+export function stacked(stacks: UndoStacks, entry: UndoEntry, undoes: string | null): UndoStacks {
+  if (undoes === null) return { undo: [...stacks.undo, entry].slice(-MOST), redo: [] };
+  if (stacks.undo.at(-1)?.changeId === undoes) return { undo: stacks.undo.slice(0, -1), redo: [...stacks.redo, entry] };
+  if (stacks.redo.at(-1)?.changeId === undoes) return { undo: [...stacks.undo, entry], redo: stacks.redo.slice(0, -1) };
+  return stacks;
+}
+
+/** The stacks as a person left them, from the history of the book (newest first). */
+export function stacksFrom(history: readonly HistoryEntry[], personId: string, tables: Tables): UndoStacks {
+  return [...history]
+    .reverse()
+    .filter((entry) => entry.userId === personId && entry.revision > 1)
+    .reduce<UndoStacks>(
+      (stacks, { changeId, writes, undoes }) =>
+        stacked(stacks, { changeId, writes, label: labelOf(tables, writes) }, undoes),
+      { undo: [], redo: [] },
+    );
+}

@@ -1,0 +1,38 @@
+import type { Kind, Operation } from '@nuvar/book';
+import type { Override } from '@nuvar/core';
+import { useCallback } from 'react';
+import { noticed } from '../app/notices-slice.js';
+import { useAppDispatch, useAppSelector, type AppThunk } from '../app/store.js';
+import { bookActions } from './book-slice.js';
+import { edit } from './edit.js';
+import { updateOf } from './operations.js';
+
+/** Tries a value for one field of a row: everything follows it, and nothing is kept. */
+export function useTry(): (kind: Kind, id: string, field: string, value: Override['value']) => void {
+  const dispatch = useAppDispatch();
+  return useCallback((kind, id, field, value) => dispatch(bookActions.tried([{ kind, id, field, value }])), [dispatch]);
+}
+
+/** The value that is tried for a field, or undefined where none is. */
+export function useTried(id: string, field: string): Override['value'] | undefined {
+  return useAppSelector(({ book }) => book.trial.find((each) => each.id === id && each.field === field)?.value);
+}
+
+/** Takes what is tried into the book, as one change. */
+export function useAcceptTrial(): () => void {
+  const dispatch = useAppDispatch();
+  return useCallback(() => dispatch(accept()), [dispatch]);
+}
+
+function accept(): AppThunk {
+  return (dispatch, getState) => {
+    const { trial, rows } = getState().book;
+    const operations = trial.flatMap((each): Operation[] => {
+      const row = rows[each.kind][each.id];
+      return row === undefined ? [] : updateOf(each.kind, row, { [each.field]: each.value });
+    });
+    const problem = dispatch(edit(operations))[0];
+    if (problem) dispatch(noticed({ sentence: problem.sentence, tone: 'problem' }));
+    else dispatch(bookActions.tried([]));
+  };
+}

@@ -1,0 +1,119 @@
+import { useCombobox } from 'downshift';
+import { useId, useMemo, useRef, useState } from 'react';
+import { moveOn } from './move-on.js';
+
+interface ItemInputProps {
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+  /** Takes the chosen label or what was typed; returns a sentence where it is refused. */
+  readonly commit: (text: string) => string | null;
+  readonly place?: string | undefined;
+  readonly readOnly?: boolean;
+}
+
+const MOST_OFFERED = 12;
+
+/** Options that fit what was typed: those first that begin with it, then those that hold all its words. */
+export function offersFor<Option extends { readonly label: string }>(
+  options: readonly Option[],
+  typed: string,
+): Option[] {
+  const wanted = typed.trim().toLowerCase();
+  if (wanted === '') return options.slice(0, MOST_OFFERED);
+  const words = wanted.split(/\s+/);
+  const fitting = options.filter((option) => words.every((word) => option.label.toLowerCase().includes(word)));
+  const begins = (option: Option) => (option.label.toLowerCase().startsWith(wanted) ? 0 : 1);
+  return fitting.sort((one, other) => begins(one) - begins(other)).slice(0, MOST_OFFERED);
+}
+
+/** Picks one of many by typing a part of its name. */
+export function ItemInput({ label, value, options, commit, place, readOnly }: ItemInputProps) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const hintId = useId();
+  const offered = useMemo(() => offersFor(options, draft ?? ''), [options, draft]);
+  const take = (text: string): boolean => {
+    if (text.trim() === '' || text === value) {
+      setDraft(null);
+      setRefusal(null);
+      return true;
+    }
+    const sentence = commit(text);
+    setRefusal(sentence);
+    setDraft(sentence === null ? null : text);
+    return sentence === null;
+  };
+  const { isOpen, getInputProps, getMenuProps, getItemProps, highlightedIndex, closeMenu } = useCombobox({
+    items: offered,
+    inputValue: draft ?? value,
+    selectedItem: null,
+    itemToString: (item) => item?.label ?? '',
+    defaultHighlightedIndex: 0,
+    onInputValueChange: ({ inputValue, type }) => {
+      if (type === useCombobox.stateChangeTypes.InputChange) setDraft(inputValue);
+    },
+    onSelectedItemChange: ({ selectedItem }) => {
+      if (selectedItem && take(selectedItem.label) && input.current) moveOnAfter(input.current);
+    },
+  });
+  return (
+    <span className="typed">
+      <input
+        {...getInputProps({
+          ref: input,
+          readOnly,
+          'aria-label': label,
+          'aria-labelledby': undefined,
+          'aria-invalid': refusal !== null,
+          'aria-describedby': refusal === null ? undefined : hintId,
+          className: `input-line ${refusal === null ? '' : 'input-refused'}`,
+          autoComplete: 'off',
+          spellCheck: false,
+          onFocus: (event) => event.target.select(),
+          onBlur: () => take(draft ?? value),
+          onKeyDown: (event) => {
+            if (event.key === 'Escape') {
+              setDraft(null);
+              setRefusal(null);
+            } else if (event.key === 'Enter' && !(isOpen && highlightedIndex >= 0 && offered.length > 0)) {
+              event.preventDefault();
+              closeMenu();
+              if (take(draft ?? value) && input.current) moveOnAfter(input.current);
+            }
+          },
+        })}
+        data-place={place}
+      />
+      <ul
+        {...getMenuProps({ 'aria-label': `Choices for ${label}`, 'aria-labelledby': undefined })}
+        className={isOpen && draft !== null ? 'offers' : 'hidden'}
+      >
+        {isOpen &&
+          draft !== null &&
+          offered.map((item, index) => (
+            <li
+              key={item.value}
+              {...getItemProps({ item, index })}
+              className={index === highlightedIndex ? 'offer offer-marked' : 'offer'}
+            >
+              {item.label}
+            </li>
+          ))}
+      </ul>
+      {refusal !== null && (
+        <span id={hintId} className="hint hint-refused" role="alert">
+          {refusal}
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** Goes on once the row that was just made has been drawn. */
+function moveOnAfter(input: HTMLInputElement): void {
+  const cell = input.closest('td');
+  const next = cell?.nextElementSibling?.querySelector<HTMLElement>('input, select');
+  setTimeout(() => (next ? next.focus() : moveOn(input)));
+}

@@ -1,0 +1,48 @@
+import { completeRow, fieldsOf, fieldValue, removalOf, type Kind, type Operation, type StoredRow } from '@nuvar/book';
+import { newId } from '@nuvar/book';
+import { createOf, updateOf } from '../book/operations.js';
+import { readerOf } from '../book/tables.js';
+import { store } from '../app/store.js';
+import type { GridWriter } from './grid-model.js';
+
+/** A name that is still free: "Mug copy", "Mug copy 2". */
+export function copiedName(name: string, isTaken: (name: string) => boolean): string {
+  const base = `${name.slice(0, 105)} copy`;
+  let made = base;
+  for (let count = 2; isTaken(made); count += 1) made = `${base} ${count}`;
+  return made;
+}
+
+/** The operations that remove a row with all that belongs to it. */
+export function removalInBook(kind: Kind, id: string): Operation[] {
+  return removalOf(readerOf(store.getState().book.rows), kind, id);
+}
+
+interface RowsWriterOptions {
+  /** Fields that a new row gets beside what was typed. */
+  readonly fixed: (patch: object) => Readonly<Record<string, unknown>>;
+  /** The field without which no row is made. */
+  readonly needs: string;
+}
+
+/** Writes the rows of one kind, one grid row a row. */
+export function rowsWriter<Row extends StoredRow>(
+  kind: Kind,
+  { fixed, needs }: RowsWriterOptions,
+): GridWriter<Row, Partial<Row>> {
+  return {
+    update: (row, patch) => updateOf(kind, row, patch),
+    create: (id, patch) => (fieldValue(patch, needs) ? [createOf(kind, id, { ...fixed(patch), ...patch })] : null),
+    remove: (row) => removalInBook(kind, row.id),
+    duplicate: (row) => {
+      const fields = Object.fromEntries(fieldsOf(kind).map(({ name }) => [name, fieldValue(row, name)]));
+      const reader = readerOf(store.getState().book.rows);
+      const name = fieldValue(row, 'name');
+      const renamed =
+        typeof name === 'string' && needs === 'name'
+          ? { name: copiedName(name, (each) => reader.rowsWith(kind, 'name', each).length > 0) }
+          : {};
+      return [createOf(kind, newId(), { ...completeRow(kind, fields), ...renamed })];
+    },
+  };
+}

@@ -1,0 +1,49 @@
+import type { FigureView } from '@nuvar/core';
+import { figureOpened } from '../app/panel-slice.js';
+import { useAppDispatch } from '../app/store.js';
+import { digitsOf, unitWords, written } from './format.js';
+import { useStyle } from './use-style.js';
+import { useChanged } from './use-changed.js';
+
+interface AmountProps {
+  readonly figure: FigureView | undefined;
+  /** Digits after the point, where a column wants the same for all. */
+  readonly digits?: number;
+  /** Writes the unit behind the figure, where no header says it. */
+  readonly withUnit?: boolean;
+  readonly className?: string;
+}
+
+/**
+ * A computed figure: it looks like print and opens its working. Where it is missing, the sentence that says why stands in
+ * its place; where it is half there, it says so.
+ */
+export function Amount({ figure, digits, withUnit = false, className = '' }: AmountProps) {
+  const dispatch = useAppDispatch();
+  const style = useStyle();
+  const changed = useChanged(figure?.amount);
+  if (figure === undefined) return <span className={`figure ${className}`}> </span>;
+  const open = figure.key === '' ? undefined : () => dispatch(figureOpened(figure.key));
+  const sentence = figure.gaps.map((gap) => gap.sentence).join('; ');
+  if (figure.amount === null) {
+    return (
+      <button type="button" className={`figure figure-gap ${className}`} onClick={open} title={sentence}>
+        {sentence || 'not known yet'}
+      </button>
+    );
+  }
+  const text = written(figure.amount, digits ?? digitsOf(figure.amount, figure.unit, style), style);
+  const unit = withUnit ? unitWords(figure.unit) : '';
+  return (
+    <button
+      type="button"
+      className={`figure ${figure.amount.startsWith('-') ? 'figure-negative' : ''} ${changed ? 'figure-changed' : ''} ${className}`}
+      onClick={open}
+      title={figure.partial ? `Not all of it yet: ${sentence}` : `${figure.name}: open its working`}
+    >
+      {text}
+      {figure.partial && <span className="figure-partial"> + ?</span>}
+      {unit !== '' && <span className="figure-unit"> {unit}</span>}
+    </button>
+  );
+}

@@ -1,0 +1,23 @@
+import type { GapView } from '@nuvar/core';
+import { Link } from 'react-router';
+import { usePlaceHref } from '../app/place.js';
+
+/** What a figure still needs, each with the place to settle it. */
+export function GapList({ gaps }: { gaps: readonly GapView[] }) {
+  const href = usePlaceHref();
+  if (gaps.length === 0) return null;
+  return (
+    <ul className="gap-list" aria-label="Still missing">
+      {gaps.map((gap) => (
+        <li key={`${gap.code}/${gap.place?.id ?? ''}/${gap.sentence}`}>
+          {gap.sentence}
+          {gap.place && !gap.stated && (
+            <Link className="link ml-2" to={href(gap.place)}>
+              Settle it
+            </Link>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,22 @@
+import 'reflect-metadata';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router/dom';
+import { router } from './app/routes.js';
+import { store } from './app/store.js';
+import './app/styles.css';
+import { applyTheme, chosenTheme } from './app/theme.js';
+import { today } from './app/today.js';
+import { followStore } from './engine/follow-store.js';
+
+applyTheme(chosenTheme());
+followStore(store, today);
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>
+  </StrictMode>,
+);

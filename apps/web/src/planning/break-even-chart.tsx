@@ -1,0 +1,162 @@
+import type { StoredRow } from '@nuvar/book';
+import type { CandidateView } from '@nuvar/core';
+import { useMemo, useSyncExternalStore } from 'react';
+import {
+  CartesianGrid,
+  Line,
+  LineChart,
+  ReferenceDot,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { useSettings } from '../book/use-book.js';
+import { engine } from '../engine/engine.js';
+import { typedText } from '../figures/format.js';
+
+interface BreakEvenChartProps {
+  readonly candidates: readonly StoredRow<'candidatePrice'>[];
+  readonly against: 'ofBook' | 'ofShare';
+  readonly unit: string;
+}
+
+const DASHES = ['', '7 3', '2 3', '9 3 2 3', '12 4', '4 4'];
+
+interface Ray {
+  readonly id: string;
+  readonly price: string;
+  readonly contribution: number;
+  readonly units: number | null;
+  readonly dash: string;
+}
+
+/** What the sales of a month leave at each candidate price, against the fixed cost. Geometry only: binary floats serve. */
+export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProps) {
+  const views = useCandidateViews(candidates.map(({ id }) => id));
+  const { locale, currency } = useSettings();
+  const rays = candidates.flatMap(({ id, price }, index): Ray[] => {
+    const view = views[index];
+    if (price === null || view?.contribution.amount == null) return [];
+    const units = view[against].exactUnits.amount;
+    return [
+      {
+        id,
+        price: typedText(price, locale),
+        contribution: Number(view.contribution.amount),
+        units: units === null ? null : Number(units),
+        dash: DASHES[index % DASHES.length] ?? '',
+      },
+    ];
+  });
+  const fixed = Number(views[0]?.[against].fixedCost.amount ?? 0);
+  const reached = rays.map((ray) => ray.units ?? 0);
+  const most = Math.max(10, ...reached.map((units) => units * 1.15));
+  if (rays.length === 0 || fixed <= 0) return null;
+  const points = [0, most].map((units) => ({
+    units,
+    ...Object.fromEntries(rays.map((ray) => [ray.id, ray.contribution * units])),
+  }));
+  const best = rays.filter((ray) => ray.units !== null).sort((one, other) => (one.units ?? 0) - (other.units ?? 0))[0];
+  const whole = new Intl.NumberFormat(locale, { maximumFractionDigits: 0 });
+  const title =
+    best === undefined
+      ? 'No candidate price ever covers the fixed cost'
+      : `The fixed cost is covered soonest at ${best.price} ${currency}: from ${whole.format(Math.ceil(best.units ?? 0))} a month on`;
+  return (
+    <figure className="chart" aria-label={title}>
+      <figcaption className="detail-heading">{title}</figcaption>
+      <ResponsiveContainer width="100%" height={230}>
+        <LineChart data={points} margin={{ top: 8, right: 64, bottom: 22, left: 12 }} accessibilityLayer={false}>
+          <CartesianGrid stroke="var(--line)" vertical={false} />
+          <XAxis
+            dataKey="units"
+            type="number"
+            domain={[0, most]}
+            tickFormatter={(value: number) => whole.format(value)}
+            stroke="var(--soft)"
+            fontSize={12}
+            label={{
+              value: `${unit}s sold a month`,
+              position: 'insideBottom',
+              offset: -12,
+              fill: 'var(--soft)',
+              fontSize: 12,
+            }}
+          />
+          <YAxis
+            domain={[0, Math.ceil(fixed * 1.4)]}
+            allowDataOverflow
+            tickFormatter={(value: number) => whole.format(value)}
+            stroke="var(--soft)"
+            fontSize={12}
+            width={64}
+            label={{
+              value: `left of the sales, ${currency} a month`,
+              angle: -90,
+              position: 'insideLeft',
+              style: { textAnchor: 'middle' },
+              fill: 'var(--soft)',
+              fontSize: 12,
+            }}
+          />
+          <ReferenceLine
+            y={fixed}
+            stroke="var(--ink)"
+            strokeWidth={1.5}
+            label={{ value: 'fixed cost', position: 'insideTopLeft', fill: 'var(--ink)', fontSize: 12 }}
+          />
+          {rays.map((ray) => (
+            <Line
+              key={ray.id}
+              dataKey={ray.id}
+              dot={false}
+              stroke="var(--accent)"
+              strokeWidth={1.75}
+              strokeDasharray={ray.dash}
+              isAnimationActive={false}
+            />
+          ))}
+          {rays.map(
+            (ray) =>
+              ray.units !== null && (
+                <ReferenceDot
+                  key={ray.id}
+                  x={ray.units}
+                  y={fixed}
+                  r={4}
+                  fill="var(--paper)"
+                  stroke="var(--accent)"
+                  strokeWidth={2}
+                  label={{ value: ray.price, position: 'top', fill: 'var(--ink)', fontSize: 12 }}
+                />
+              ),
+          )}
+        </LineChart>
+      </ResponsiveContainer>
+    </figure>
+  );
+}
+
+/** The views of all candidates; a chart needs them together. */
+function useCandidateViews(ids: readonly string[]): (CandidateView | undefined)[] {
+  const keys = ids.join(' ');
+  const watched = useMemo(() => watchAll(keys === '' ? [] : keys.split(' ')), [keys]);
+  return useSyncExternalStore(watched.subscribe, watched.views);
+}
+
+function watchAll(ids: readonly string[]) {
+  const read = () => ids.map((id) => engine.view<'candidate'>(`candidate/${id}`));
+  let known = read();
+  return {
+    views: () => {
+      const now = read();
+      if (now.some((view, index) => view !== known[index])) known = now;
+      return known;
+    },
+    subscribe: (listener: () => void) => {
+      const leave = ids.map((id) => engine.watch(`candidate/${id}`, listener));
+      return () => leave.forEach((each) => each());
+    },
+  };
+}

@@ -1,0 +1,78 @@
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { StoredRow } from '@nuvar/book';
+import { useAppSelector } from '../app/store.js';
+import { rowsWith } from '../book/tables.js';
+import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { FilterBox } from '../controls/filter-box.js';
+import { Grid } from '../controls/grid.js';
+import { figureColumn, type Column } from '../controls/grid-model.js';
+import { BreakEvenDetail } from './break-even-detail.js';
+
+interface Row {
+  readonly id: string;
+  readonly product: StoredRow<'product'>;
+  readonly pointId: string;
+}
+
+/** Plan: how many units have to be sold before the first is earned. */
+export function PlanScreen() {
+  const { productId } = useParams();
+  const navigate = useNavigate();
+  const path = useBookPath();
+  const products = useAll('product');
+  const points = useAppSelector(({ book }) => book.rows.pricePoint);
+  const { currency } = useSettings();
+  const [filter, setFilter] = useState('');
+  const rows = useMemo(() => {
+    const all = products
+      .filter(({ name }) => name.toLowerCase().includes(filter.trim().toLowerCase()))
+      .map((product): Row => ({
+        id: product.id,
+        product,
+        pointId: rowsWith(points, 'productId', product.id)[0]?.id ?? '',
+      }));
+    return [...all.filter((row) => row.pointId !== ''), ...all.filter((row) => row.pointId === '')];
+  }, [products, points, filter]);
+  const columns = useMemo(
+    (): Column<Row, object>[] => [
+      {
+        id: 'name',
+        header: 'Product',
+        width: 'auto',
+        type: 'shown',
+        cell: ({ id, product }) => (
+          <Link className="row-link" to={`${path}/plan/${id}`}>
+            {product.name}
+          </Link>
+        ),
+      },
+      figureColumn({
+        id: 'contribution',
+        header: `Each sale leaves, ${currency}`,
+        width: '7rem',
+        view: 'price',
+        of: ({ pointId }: Row) => pointId,
+        pick: (view, row) => (row.pointId === '' ? undefined : view.contribution),
+        digits: 2,
+      }),
+    ],
+    [path, currency],
+  );
+  const shown = productId ?? rows[0]?.id;
+  return (
+    <div className="split split-plan">
+      <Grid
+        title="Break-even of"
+        rows={rows}
+        columns={columns}
+        nameOf={({ product }) => product.name}
+        selected={shown}
+        onSelect={({ id }) => id !== productId && void navigate(`${path}/plan/${id}`)}
+        tools={<FilterBox label="Filter products" value={filter} onChange={setFilter} />}
+        empty="Nothing to plan yet. Add a product under Make first."
+      />
+      {shown !== undefined && <BreakEvenDetail key={shown} productId={shown} />}
+    </div>
+  );
+}

@@ -1,0 +1,208 @@
+import { newId, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
+import type { CardView } from '@nuvar/core';
+import { useMemo } from 'react';
+import { store } from '../app/store.js';
+import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { rowsWith } from '../book/tables.js';
+import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { isRefusal, readQuantity } from '../controls/read-field.js';
+import { removalInBook } from '../controls/rows-writer.js';
+import { typedText } from '../figures/format.js';
+import { newMaterial } from '../purchasing/material-rows.js';
+
+type Line = StoredRow<'billLine'>;
+/** What can be typed into a line: its fields, or the name of something that is not in the book yet. */
+type LinePatch = Partial<Line> & { readonly newItem?: string };
+
+/** What a line may point to, with the unit in which it is costed. */
+interface Item {
+  readonly id: string;
+  readonly label: string;
+  readonly unit: string;
+  readonly field: 'materialId' | 'componentId';
+}
+
+const BASIS_WORDS = { batch: 'batch', 'started unit': 'unit started', 'good unit': 'good unit' };
+
+interface BillGridProps {
+  readonly product: StoredRow<'product'>;
+  readonly card: CardView | undefined;
+}
+
+/** The bill of materials of a product: materials, packaging, and other products as components. */
+export function BillGrid({ product }: BillGridProps) {
+  const lines = useRowsOf('billLine', 'productId', product.id);
+  const items = useItems(product.id);
+  const { locale, currency } = useSettings();
+  const columns = useMemo(() => billColumns(items, locale, currency), [items, locale, currency]);
+  const writer = useMemo(() => billWriter(product.id, items), [product.id, items]);
+  const labelOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '')?.label ?? 'line';
+  return (
+    <Grid
+      title="What goes into it"
+      rows={lines}
+      columns={columns}
+      writer={writer}
+      nameOf={labelOf}
+      empty="Type a material into the empty row, then how much of it goes in. What is not in the book yet is added as you type it."
+    />
+  );
+}
+
+function useItems(productId: string): ReadonlyMap<string, Item> {
+  const materials = useAll('material');
+  const products = useAll('product');
+  return useMemo(() => {
+    const names = new Set(materials.map((row) => row.name.toLowerCase()));
+    const components = products
+      .filter((row) => row.id !== productId)
+      .map(({ id, name, outputUnit }): Item => ({
+        id,
+        label: names.has(name.toLowerCase()) ? `${name} (product)` : name,
+        unit: outputUnit,
+        field: 'componentId',
+      }));
+    const bought = materials.map(({ id, name, baseUnit }): Item => ({
+      id,
+      label: name,
+      unit: baseUnit,
+      field: 'materialId',
+    }));
+    return new Map([...bought, ...components].map((item) => [item.id, item]));
+  }, [materials, products, productId]);
+}
+
+function billColumns(items: ReadonlyMap<string, Item>, locale: string, currency: string): Column<Line, LinePatch>[] {
+  const all = [...items.values()];
+  const itemOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '');
+  const offered = all.map(({ id, label }) => ({ value: id, label }));
+  const basis = fieldColumn<Line>('billLine', 'basis', locale, { width: '7rem', words: BASIS_WORDS });
+  const loss = fieldColumn<Line>('billLine', 'lossPercent', locale, { width: '4rem', header: 'Loss, %' });
+  return [
+    {
+      id: 'item',
+      header: 'Material or component',
+      width: 'auto',
+      type: 'item',
+      options: () => offered,
+      text: (line) => itemOf(line)?.label ?? '',
+      read: (text) => {
+        const typed = text.trim();
+        const found = all.find((item) => item.label.toLowerCase() === typed.toLowerCase());
+        if (found !== undefined) return { patch: pointingTo(found), shown: found.label };
+        if (typed.length > 120) return { refusal: 'Name can have at most 120 characters.' };
+        return typed === ''
+          ? { refusal: 'A line needs a material or a component.' }
+          : { patch: { newItem: typed }, shown: `${typed} (new)` };
+      },
+    },
+    {
+      id: 'quantity',
+      header: 'Quantity',
+      width: '5.5rem',
+      type: 'number',
+      place: ({ id }) => `${id}.quantity`,
+      text: (line) => (line.quantity === null ? '' : typedText(line.quantity, locale)),
+      read: (text, line) => {
+        if (text.trim() === '') return { patch: { quantity: null }, shown: '' };
+        const item = line && itemOf(line);
+        const reading = readQuantity(text, locale, item?.unit ?? line?.unit ?? 'each');
+        if (isRefusal(reading)) return reading;
+        const { value, unit } = reading;
+        return {
+          patch: unit === null ? { quantity: value } : { quantity: value, unit },
+          shown: `${typedText(value, locale)} ${unit ?? ''}`.trim(),
+        };
+      },
+    },
+    {
+      id: 'unit',
+      header: 'Unit',
+      width: '5rem',
+      type: 'choice',
+      place: ({ id }) => `${id}.unit`,
+      text: (line) => line.unit,
+      options: (line) => {
+        const fitting = unitsThatFit((line && itemOf(line)?.unit) ?? 'each').map(({ code }) => code);
+        const kept = line !== null && !fitting.includes(line.unit) ? [line.unit, ...fitting] : fitting;
+        return kept.map((code) => ({ value: code, label: code }));
+      },
+      read: (text) => ({ patch: { unit: text.trim() }, shown: text.trim() }),
+    },
+    basis,
+    loss,
+    figureColumn({
+      id: 'cost',
+      header: `${currency} per batch`,
+      width: '6rem',
+      view: 'card',
+      of: (line: Line) => line.productId,
+      pick: (card, line) => card.rowCosts[line.id],
+      digits: 2,
+    }),
+  ];
+}
+
+const SMALL_UNITS: Readonly<Record<string, string>> = { kg: 'g', l: 'ml' };
+
+const pointingTo = ({ id, field, unit }: Item): LinePatch => ({
+  materialId: field === 'materialId' ? id : null,
+  componentId: field === 'componentId' ? id : null,
+  unit: SMALL_UNITS[unit] ?? unit,
+});
+
+/** Packaging counts by the good piece, all else by the piece started. */
+function usualBasis(materialId: string | null | undefined): Line['basis'] {
+  return store.getState().book.rows.material[materialId ?? '']?.kind === 'packaging' ? 'good unit' : 'started unit';
+}
+
+function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWriter<Line, LinePatch> {
+  /** A name that is not in the book yet becomes a material, in the same change. */
+  const withItem = (
+    { newItem, ...patch }: LinePatch,
+    before: readonly Operation[],
+  ): { made: Operation[]; fields: Partial<Line> } => {
+    if (newItem === undefined) return { made: [], fields: patch };
+    const waiting = before.find(
+      (each) =>
+        each.action === 'create' &&
+        each.kind === 'material' &&
+        String(each.row.name).toLowerCase() === newItem.toLowerCase(),
+    );
+    if (waiting?.action === 'create')
+      return { made: [], fields: { ...patch, materialId: waiting.row.id, componentId: null } };
+    const id = newId();
+    const packUnit = patch.unit ?? 'kg';
+    const baseUnit = Object.entries(SMALL_UNITS).find(([, small]) => small === packUnit)?.[0] ?? packUnit;
+    return {
+      made: newMaterial(id, { name: newItem, baseUnit }),
+      fields: { unit: SMALL_UNITS[baseUnit] ?? baseUnit, ...patch, materialId: id, componentId: null },
+    };
+  };
+  return {
+    update: (line, patch, before) => {
+      const { made, fields } = withItem(patch, before);
+      const item = items.get(fields.materialId ?? fields.componentId ?? '');
+      // Another item may be measured otherwise: a unit that still fits stays.
+      const keeps = item !== undefined && unitsThatFit(item.unit).some(({ code }) => code === line.unit);
+      return [...made, ...updateOf('billLine', line, keeps ? { ...fields, unit: line.unit } : fields)];
+    },
+    create: (id, patch, before) => {
+      const { made, fields } = withItem(patch, before);
+      if (!fields.materialId && !fields.componentId) return null;
+      const lines = rowsWith(store.getState().book.rows.billLine, 'productId', productId);
+      const waiting = before.filter((each) => each.action === 'create' && each.kind === 'billLine').length;
+      const row = {
+        productId,
+        position: nextPosition(lines) + waiting,
+        basis: usualBasis(fields.materialId),
+        ...fields,
+      };
+      return [...made, createOf('billLine', id, row)];
+    },
+    remove: ({ id }) => removalInBook('billLine', id),
+  };
+}

@@ -1,0 +1,115 @@
+import { newId, type Operation, type StoredRow } from '@nuvar/book';
+import type { CardView } from '@nuvar/core';
+import { useMemo } from 'react';
+import { store } from '../app/store.js';
+import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { rowsWith } from '../book/tables.js';
+import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { removalInBook } from '../controls/rows-writer.js';
+
+type Step = StoredRow<'labourStep'>;
+type StepPatch = Partial<Step> & { readonly newGrade?: string };
+
+interface LabourGridProps {
+  readonly product: StoredRow<'product'>;
+  readonly card: CardView | undefined;
+}
+
+/** The work on a product, step by step. */
+export function LabourGrid({ product }: LabourGridProps) {
+  const steps = useRowsOf('labourStep', 'productId', product.id);
+  const grades = useAll('labourGrade');
+  const { locale, currency } = useSettings();
+  const columns = useMemo(() => labourColumns(grades, locale, currency), [grades, locale, currency]);
+  const writer = useMemo(() => labourWriter(product.id, grades), [product.id, grades]);
+  return (
+    <Grid
+      title="The work on it"
+      rows={steps}
+      columns={columns}
+      writer={writer}
+      nameOf={({ name }) => name}
+      empty="Type a step of the work into the empty row, who does it, and how long it takes. Count your own time too."
+    />
+  );
+}
+
+function labourColumns(
+  grades: readonly StoredRow<'labourGrade'>[],
+  locale: string,
+  currency: string,
+): Column<Step, StepPatch>[] {
+  const own = (field: keyof Step & string, width: string) => fieldColumn<Step>('labourStep', field, locale, { width });
+  return [
+    own('name', 'auto'),
+    {
+      id: 'grade',
+      header: 'Done by',
+      width: '9rem',
+      type: 'item',
+      place: ({ id }) => `${id}.gradeId`,
+      options: () => grades.map(({ id, name }) => ({ value: id, label: name })),
+      text: (step) => grades.find(({ id }) => id === step.gradeId)?.name ?? '',
+      read: (text) => {
+        const typed = text.trim();
+        const found = grades.find(({ name }) => name.toLowerCase() === typed.toLowerCase());
+        if (found) return { patch: { gradeId: found.id }, shown: found.name };
+        return typed === '' || typed.length > 120
+          ? { refusal: 'Type the name of a labour grade.' }
+          : { patch: { newGrade: typed }, shown: `${typed} (new)` };
+      },
+    },
+    own('time', '5rem'),
+    own('timeBasis', '9.5rem'),
+    own('people', '4.5rem'),
+    figureColumn({
+      id: 'cost',
+      header: `${currency} per batch`,
+      width: '6rem',
+      view: 'card',
+      of: (step: Step) => step.productId,
+      pick: (card, step) => card.rowCosts[step.id],
+      digits: 2,
+    }),
+  ];
+}
+
+function labourWriter(productId: string, grades: readonly StoredRow<'labourGrade'>[]): GridWriter<Step, StepPatch> {
+  /** A grade that is not in the book yet is made in the same change. */
+  const withGrade = (
+    { newGrade, ...patch }: StepPatch,
+    before: readonly Operation[],
+  ): { made: Operation[]; fields: Partial<Step> } => {
+    if (newGrade === undefined) return { made: [], fields: patch };
+    const waiting = before.find(
+      (each) =>
+        each.action === 'create' &&
+        each.kind === 'labourGrade' &&
+        String(each.row.name).toLowerCase() === newGrade.toLowerCase(),
+    );
+    if (waiting?.action === 'create') return { made: [], fields: { ...patch, gradeId: waiting.row.id } };
+    const id = newId();
+    return { made: [createOf('labourGrade', id, { name: newGrade })], fields: { ...patch, gradeId: id } };
+  };
+  return {
+    update: (step, patch, before) => {
+      const { made, fields } = withGrade(patch, before);
+      return [...made, ...updateOf('labourStep', step, fields)];
+    },
+    create: (id, patch, before) => {
+      if (!patch.name) return null;
+      const { made, fields } = withGrade(patch, before);
+      const steps = rowsWith(store.getState().book.rows.labourStep, 'productId', productId);
+      const waiting = before.filter((each) => each.action === 'create' && each.kind === 'labourStep').length;
+      const only = grades.length === 1 ? { gradeId: grades[0]?.id ?? null } : {};
+      return [
+        ...made,
+        createOf('labourStep', id, { productId, position: nextPosition(steps) + waiting, ...only, ...fields }),
+      ];
+    },
+    remove: ({ id }) => removalInBook('labourStep', id),
+  };
+}

@@ -1,0 +1,90 @@
+import { newId, type StoredRow } from '@nuvar/book';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { store } from '../app/store.js';
+import { createOf } from '../book/operations.js';
+import { readerOf } from '../book/tables.js';
+import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { FilterBox } from '../controls/filter-box.js';
+import { Grid } from '../controls/grid.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { copiedName, rowsWriter } from '../controls/rows-writer.js';
+import { ProductDetail } from './product-detail.js';
+import { copyOfProduct } from './copy-product.js';
+
+type Row = StoredRow<'product'>;
+
+const plainWriter = rowsWriter<Row>('product', { needs: 'name', fixed: () => ({}) });
+
+const productWriter: GridWriter<Row, Partial<Row>> = {
+  ...plainWriter,
+  duplicate: (row) => {
+    const reader = readerOf(store.getState().book.rows);
+    return copyOfProduct(
+      reader,
+      row,
+      newId(),
+      copiedName(row.name, (name) => reader.rowsWith('product', 'name', name).length > 0),
+      newId,
+      createOf,
+    );
+  },
+};
+
+/** Make: what goes into each product, and its cost card. */
+export function MakeScreen() {
+  const { productId } = useParams();
+  const navigate = useNavigate();
+  const path = useBookPath();
+  const { locale, currency } = useSettings();
+  const products = useAll('product');
+  const [filter, setFilter] = useState('');
+  const rows = useMemo(
+    () => products.filter((row) => row.name.toLowerCase().includes(filter.trim().toLowerCase())),
+    [products, filter],
+  );
+  const columns = useMemo(
+    (): Column<Row, Partial<Row>>[] => [
+      fieldColumn<Row>('product', 'name', locale, {
+        width: 'auto',
+        header: 'Product',
+        placeholder: 'Type a new product here',
+      }),
+      figureColumn({
+        id: 'fullCost',
+        header: `Full cost, ${currency}`,
+        width: '6.5rem',
+        view: 'product',
+        of: ({ id }: Row) => id,
+        pick: (view) => view.fullCost,
+        digits: 2,
+      }),
+    ],
+    [locale, currency],
+  );
+  const shown = productId ?? products[0]?.id;
+  return (
+    <div className="split split-make">
+      <Grid
+        title="Products"
+        rows={rows}
+        columns={columns}
+        writer={productWriter}
+        nameOf={({ name }) => name}
+        selected={shown}
+        onSelect={({ id }) => id !== productId && void navigate(`${path}/make/${id}`)}
+        tools={
+          <>
+            <FilterBox label="Filter products" value={filter} onChange={setFilter} />
+            <Link className="link" to={`${path}/make/grades`}>
+              Labour grades
+            </Link>
+          </>
+        }
+        empty="What you make, bundle, sell on or do for others belongs here. Type the name of the first one into the empty row."
+      />
+      {shown !== undefined && <ProductDetail key={shown} id={shown} />}
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+import type { StoredRow } from '@nuvar/book';
+import type { CardView } from '@nuvar/core';
+import { useMemo } from 'react';
+import { store } from '../app/store.js';
+import { nextPosition } from '../book/operations.js';
+import { rowsWith } from '../book/tables.js';
+import { useRowsOf, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import { figureColumn, type Column } from '../controls/grid-model.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+
+type Row = StoredRow<'otherCost'>;
+
+interface OtherCostGridProps {
+  readonly product: StoredRow<'product'>;
+  readonly card: CardView | undefined;
+}
+
+/** What else a product costs directly: a firing paid by the shelf, a licence, tea for the guests. */
+export function OtherCostGrid({ product }: OtherCostGridProps) {
+  const rows = useRowsOf('otherCost', 'productId', product.id);
+  const { locale, currency } = useSettings();
+  const columns = useMemo(
+    (): Column<Row, Partial<Row>>[] => [
+      fieldColumn<Row>('otherCost', 'name', locale, { width: 'auto' }),
+      fieldColumn<Row>('otherCost', 'amount', locale, { width: '6rem', header: `Amount, ${currency}` }),
+      fieldColumn<Row>('otherCost', 'basis', locale, { width: '7rem', words: { unit: 'good unit', batch: 'batch' } }),
+      figureColumn({
+        id: 'cost',
+        header: `${currency} per batch`,
+        width: '6rem',
+        view: 'card',
+        of: (row: Row) => row.productId,
+        pick: (card, row) => card.rowCosts[row.id],
+        digits: 2,
+      }),
+    ],
+    [locale, currency],
+  );
+  const writer = useMemo(
+    () =>
+      rowsWriter<Row>('otherCost', {
+        needs: 'name',
+        fixed: () => ({
+          productId: product.id,
+          position: nextPosition(rowsWith(store.getState().book.rows.otherCost, 'productId', product.id)),
+        }),
+      }),
+    [product.id],
+  );
+  return <Grid title="Other costs of it" rows={rows} columns={columns} writer={writer} nameOf={({ name }) => name} />;
+}

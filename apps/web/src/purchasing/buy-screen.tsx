@@ -1,0 +1,66 @@
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useAppSelector } from '../app/store.js';
+import { rowsWith } from '../book/tables.js';
+import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { FilterBox } from '../controls/filter-box.js';
+import { Grid } from '../controls/grid.js';
+import { materialColumns } from './material-columns.js';
+import { MaterialDetail } from './material-detail.js';
+import { materialWriter, shownPrice, type MaterialRow } from './material-rows.js';
+
+/** Buy: what everything costs that is bought, and what one unit of it costs. */
+export function BuyScreen() {
+  const { materialId } = useParams();
+  const navigate = useNavigate();
+  const path = useBookPath();
+  const { locale, currency } = useSettings();
+  const suppliers = useAll('supplier');
+  const [filter, setFilter] = useState('');
+  const rows = useMaterialRows(filter);
+  const columns = useMemo(
+    () =>
+      materialColumns(
+        locale,
+        currency,
+        suppliers.map((each) => each.name),
+      ),
+    [locale, currency, suppliers],
+  );
+  return (
+    <div className="split split-buy">
+      <Grid
+        title="Materials"
+        rows={rows}
+        columns={columns}
+        writer={materialWriter}
+        nameOf={({ material }) => material.name}
+        selected={materialId}
+        onSelect={({ id }) =>
+          id !== materialId && void navigate(`${path}/buy/${id}`, { replace: materialId !== undefined })
+        }
+        tools={<FilterBox label="Filter materials" value={filter} onChange={setFilter} />}
+        empty="Everything that you buy belongs here: ingredients, components, packaging, goods that you sell on. Type the first one into the empty row: its name, what a pack holds and what it costs."
+      />
+      {materialId !== undefined && <MaterialDetail key={materialId} id={materialId} />}
+    </div>
+  );
+}
+
+function useMaterialRows(filter: string): MaterialRow[] {
+  const materials = useAll('material');
+  const prices = useAppSelector(({ book }) => book.rows.supplierPrice);
+  const suppliers = useAppSelector(({ book }) => book.rows.supplier);
+  return useMemo(() => {
+    const wanted = filter.trim().toLowerCase();
+    const rows = materials.map((material): MaterialRow => {
+      const price = shownPrice(rowsWith(prices, 'materialId', material.id));
+      return { id: material.id, material, price, supplier: suppliers[price?.supplierId ?? '']?.name ?? '' };
+    });
+    return wanted === ''
+      ? rows
+      : rows.filter((row) =>
+          `${row.material.name} ${row.supplier} ${row.material.kind}`.toLowerCase().includes(wanted),
+        );
+  }, [materials, prices, suppliers, filter]);
+}

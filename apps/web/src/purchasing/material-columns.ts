@@ -1,0 +1,147 @@
+import { fieldsOf, UNITS, unitsThatFit, type StoredRow } from '@nuvar/book';
+import { typedText } from '../figures/format.js';
+import { figureColumn, type Column } from '../controls/grid-model.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { isRefusal, readField, readQuantity } from '../controls/read-field.js';
+import type { MaterialPatch, MaterialRow } from './material-rows.js';
+
+export const MATERIAL_KIND_WORDS = {
+  ingredient: 'ingredient or component',
+  packaging: 'packaging',
+  resale: 'goods for resale',
+};
+
+const specOf = (kind: 'material' | 'supplierPrice', field: string) => {
+  const spec = fieldsOf(kind).find((each) => each.name === field);
+  if (spec === undefined) throw new RangeError(`A ${kind} has no field "${field}".`);
+  return spec;
+};
+
+/** The columns of the grid of materials: what was paid for a pack, and what one base unit costs. */
+export function materialColumns(
+  locale: string,
+  currency: string,
+  suppliers: readonly string[],
+): Column<MaterialRow, MaterialPatch>[] {
+  const kind = fieldColumn<StoredRow<'material'>>('material', 'kind', locale, {
+    width: '8.5rem',
+    words: MATERIAL_KIND_WORDS,
+  });
+  const unit = (text: string) => readField(specOf('supplierPrice', 'packUnit'), text, locale);
+  return [
+    {
+      id: 'name',
+      header: 'Material',
+      width: '13rem',
+      type: 'text',
+      placeholder: 'Type a new material here',
+      place: ({ id }) => `${id}.name`,
+      text: ({ material }) => material.name,
+      read: (text) =>
+        text.trim() === ''
+          ? { refusal: 'Name cannot be empty.' }
+          : { patch: { name: text.trim() }, shown: text.trim() },
+    },
+    {
+      id: 'kind',
+      header: 'Kind',
+      width: '8.5rem',
+      type: 'choice',
+      place: ({ id }) => `${id}.kind`,
+      options: () => kind.options?.(null) ?? [],
+      text: ({ material }) => kind.text(material),
+      read: (text) => kind.read(text, null),
+    },
+    {
+      id: 'supplier',
+      header: 'Supplier',
+      width: '10rem',
+      type: 'text',
+      suggestions: suppliers,
+      text: ({ supplier }) => supplier,
+      read: (text) =>
+        text.trim().length > 120
+          ? { refusal: 'Supplier can have at most 120 characters.' }
+          : { patch: { supplier: text.trim() }, shown: text.trim() },
+    },
+    {
+      id: 'packQuantity',
+      header: 'Pack',
+      width: '5rem',
+      type: 'number',
+      place: ({ price }) => `${price?.id ?? ''}.packQuantity`,
+      text: ({ price }) => (price === undefined ? '' : typedText(price.packQuantity, locale)),
+      read: (text, row) => {
+        const anyUnit = row?.price?.packUnit ?? 'kg';
+        const quantity = readAnyQuantity(text, locale, anyUnit);
+        return 'refusal' in quantity
+          ? quantity
+          : {
+              patch: { packQuantity: quantity.value, ...(quantity.unit === null ? {} : { packUnit: quantity.unit }) },
+              shown: `${typedText(quantity.value, locale)} ${quantity.unit ?? ''}`.trim(),
+            };
+      },
+    },
+    {
+      id: 'packUnit',
+      header: 'Unit',
+      width: '5.5rem',
+      type: 'choice',
+      place: ({ price }) => `${price?.id ?? ''}.packUnit`,
+      text: ({ price, material }) => price?.packUnit ?? material.baseUnit,
+      options: () => UNITS.map(({ code }) => ({ value: code, label: code })),
+      read: (text) => {
+        const reading = unit(text);
+        return isRefusal(reading) ? reading : { patch: { packUnit: String(reading.value) }, shown: reading.shown };
+      },
+    },
+    {
+      id: 'price',
+      header: `Price, ${currency}`,
+      width: '6rem',
+      type: 'number',
+      place: ({ price }) => `${price?.id ?? ''}.price`,
+      text: ({ price }) => (price?.price == null ? '' : typedText(price.price, locale)),
+      read: (text) => {
+        const reading = readField(specOf('supplierPrice', 'price'), text, locale);
+        return isRefusal(reading)
+          ? reading
+          : { patch: { price: reading.value as string | null }, shown: typedText(reading.shown, locale) };
+      },
+    },
+    {
+      id: 'baseUnit',
+      header: 'Costed by',
+      width: '5.5rem',
+      type: 'choice',
+      place: ({ id }) => `${id}.baseUnit`,
+      text: ({ material }) => material.baseUnit,
+      options: (row) =>
+        (row === null ? UNITS : row.price?.price == null ? UNITS : unitsThatFit(row.material.baseUnit)).map(
+          ({ code }) => ({ value: code, label: code }),
+        ),
+      read: (text) => {
+        const reading = unit(text);
+        return isRefusal(reading) ? reading : { patch: { baseUnit: String(reading.value) }, shown: reading.shown };
+      },
+    },
+    figureColumn({
+      id: 'perBaseUnit',
+      header: 'Costs',
+      width: '9.5rem',
+      view: 'material',
+      of: ({ id }: MaterialRow) => id,
+      pick: (view) => view.perBaseUnit,
+      withUnit: true,
+    }),
+  ];
+}
+
+/** A pack may be typed in any unit: "25 kg", "6 each"; its unit is then that of the pack. */
+function readAnyQuantity(text: string, locale: string, unit: string) {
+  for (const each of [unit, 'kg', 'l', 'm', 'm²', 'each', 'h']) {
+    const reading = readQuantity(text, locale, each);
+    if (!('refusal' in reading)) return reading;
+  }
+  return readQuantity(text, locale, unit);
+}

@@ -1,0 +1,132 @@
+import { newId, unitOfMeasure, withoutVersion, type Operation, type StoredRow } from '@nuvar/book';
+import { store } from '../app/store.js';
+import { today } from '../app/today.js';
+import { createOf, updateOf } from '../book/operations.js';
+import { readerOf, rowsWith } from '../book/tables.js';
+import { copiedName, removalInBook } from '../controls/rows-writer.js';
+import type { GridWriter } from '../controls/grid-model.js';
+
+/** A material with the supplier price that is shown for it, and the name of the supplier. */
+export interface MaterialRow {
+  readonly id: string;
+  readonly material: StoredRow<'material'>;
+  readonly price: StoredRow<'supplierPrice'> | undefined;
+  readonly supplier: string;
+}
+
+/** What can be typed into the row of a material. */
+export interface MaterialPatch {
+  readonly name?: string;
+  readonly kind?: string;
+  readonly baseUnit?: string;
+  readonly supplier?: string;
+  readonly packQuantity?: string;
+  readonly packUnit?: string;
+  readonly price?: string | null;
+}
+
+/** The newest supplier price of a material. */
+export function shownPrice(prices: readonly StoredRow<'supplierPrice'>[]): StoredRow<'supplierPrice'> | undefined {
+  return [...prices].sort((one, other) =>
+    one.validFrom === other.validFrom ? (one.id < other.id ? 1 : -1) : one.validFrom < other.validFrom ? 1 : -1,
+  )[0];
+}
+
+/** The id of the supplier of that name, and the operation that makes one where there is none yet. */
+function supplierOf(name: string, before: readonly Operation[]): { id: string | null; made: Operation[] } {
+  if (name === '') return { id: null, made: [] };
+  const known = rowsWith(store.getState().book.rows.supplier, 'name', name)[0]?.id;
+  if (known !== undefined) return { id: known, made: [] };
+  const waiting = before.find(
+    (each) =>
+      each.action === 'create' &&
+      each.kind === 'supplier' &&
+      String(each.row.name).toLowerCase() === name.toLowerCase(),
+  );
+  if (waiting?.action === 'create') return { id: waiting.row.id, made: [] };
+  const id = newId();
+  return { id, made: [createOf('supplier', id, { name })] };
+}
+
+const isSameDimension = (one: string, other: string) =>
+  unitOfMeasure(one)?.dimension === unitOfMeasure(other)?.dimension;
+
+function priceFields(
+  { packQuantity, packUnit, price }: MaterialPatch,
+  supplierId: string | null | undefined,
+): Record<string, unknown> {
+  return {
+    ...(supplierId === undefined ? {} : { supplierId }),
+    ...(packQuantity === undefined ? {} : { packQuantity }),
+    ...(packUnit === undefined ? {} : { packUnit }),
+    ...(price === undefined ? {} : { price }),
+  };
+}
+
+function update({ material, price }: MaterialRow, patch: MaterialPatch, before: readonly Operation[]): Operation[] {
+  const { name = material.name, kind = material.kind, supplier } = patch;
+  const found = supplier === undefined ? undefined : supplierOf(supplier, before);
+  const baseUnit = patch.baseUnit ?? followedUnit(material, price, patch.packUnit);
+  const fields = priceFields(patch, found?.id);
+  const dated = patch.price != null && patch.price !== price?.price ? { ...fields, validFrom: today() } : fields;
+  const priceWrites =
+    Object.keys(fields).length === 0
+      ? []
+      : price === undefined
+        ? [newPrice(material.id, baseUnit, dated)]
+        : updateOf('supplierPrice', price, dated);
+  return [...(found?.made ?? []), ...updateOf('material', material, { name, kind, baseUnit }), ...priceWrites];
+}
+
+/** While nothing depends on it yet, the base unit follows a pack that is bought in another kind of unit. */
+function followedUnit(
+  material: StoredRow<'material'>,
+  price: StoredRow<'supplierPrice'> | undefined,
+  packUnit: string | undefined,
+): string {
+  if (packUnit === undefined || isSameDimension(packUnit, material.baseUnit) || price?.price != null)
+    return material.baseUnit;
+  const isUsed = rowsWith(store.getState().book.rows.billLine, 'materialId', material.id).length > 0;
+  return isUsed ? material.baseUnit : packUnit;
+}
+
+function newPrice(materialId: string, unit: string, fields: Readonly<Record<string, unknown>>): Operation {
+  const { currency } = Object.values(store.getState().book.rows.settings)[0] ?? { currency: 'EUR' };
+  return createOf('supplierPrice', newId(), { materialId, packUnit: unit, currency, validFrom: today(), ...fields });
+}
+
+/** The unit of a material of which nothing was said: packaging and goods come by the piece, the rest by weight. */
+const usualUnit = (kind: string | undefined) => (kind === 'packaging' || kind === 'resale' ? 'each' : 'kg');
+
+/** Makes a material of a name alone or with its first price; used by the grid and by bill lines that name something new. */
+export function newMaterial(
+  id: string,
+  patch: MaterialPatch & { readonly name: string },
+  before: readonly Operation[] = [],
+): Operation[] {
+  const baseUnit = patch.baseUnit ?? patch.packUnit ?? usualUnit(patch.kind);
+  const found = supplierOf(patch.supplier ?? '', before);
+  const fields = { name: patch.name, baseUnit, ...(patch.kind === undefined ? {} : { kind: patch.kind }) };
+  return [...found.made, createOf('material', id, fields), newPrice(id, baseUnit, priceFields(patch, found.id))];
+}
+
+function duplicate({ material, price }: MaterialRow): Operation[] {
+  const id = newId();
+  const fields = withoutVersion(material);
+  const name = copiedName(
+    material.name,
+    (each) => readerOf(store.getState().book.rows).rowsWith('material', 'name', each).length > 0,
+  );
+  const copied =
+    price === undefined ? [] : [createOf('supplierPrice', newId(), { ...withoutVersion(price), materialId: id })];
+  return [createOf('material', id, { ...fields, name }), ...copied];
+}
+
+/** Writes materials, each with the one price that is shown. */
+export const materialWriter: GridWriter<MaterialRow, MaterialPatch> = {
+  update,
+  create: (id, patch, before) =>
+    patch.name === undefined ? null : newMaterial(id, { ...patch, name: patch.name }, before),
+  remove: ({ id }) => removalInBook('material', id),
+  duplicate,
+};

@@ -1,0 +1,246 @@
+import { newId, type StoredRow } from '@nuvar/book';
+import type { FigureView, PriceView } from '@nuvar/core';
+import { Link } from 'react-router';
+import { createOf, updateOf } from '../book/operations.js';
+import { useAll, useBookPath, useEdit, useRow, useRowsOf, useSettings } from '../book/use-book.js';
+import { isRefusal, readField } from '../controls/read-field.js';
+import { RowField } from '../controls/row-field.js';
+import { TypedInput } from '../controls/typed-input.js';
+import { useView } from '../engine/use-view.js';
+import { Amount } from '../figures/amount.js';
+import { unitWords } from '../figures/format.js';
+import { GapList } from '../figures/gap-list.js';
+import { StripLegend } from '../figures/price-strip.js';
+import { fieldsOf } from '@nuvar/book';
+import { DraggedStrip } from './dragged-strip.js';
+
+const BASIS_WORDS = {
+  typed: 'the price as typed',
+  margin: 'a wanted margin',
+  markup: 'a wanted markup',
+  profit: 'a wanted profit per unit',
+};
+const ENDING_WORDS = { none: 'as worked out', 'nearest 0.05': 'multiples of 0.05' };
+
+/** The price of one product: how it is set, what it is made of, and what is left. */
+export function PriceDetail({ productId }: { productId: string }) {
+  const product = useRow('product', productId);
+  const point = useRowsOf('pricePoint', 'productId', productId)[0];
+  if (product === undefined) {
+    return (
+      <section className="detail" aria-label="Price">
+        <p className="empty">This product is no longer in the book.</p>
+      </section>
+    );
+  }
+  return point === undefined ? <FirstPrice product={product} /> : <SetPrice product={product} point={point} />;
+}
+
+/** Nothing is asked for the product yet: the first price makes the price point, and a place to sell where there is none. */
+function FirstPrice({ product }: { product: StoredRow<'product'> }) {
+  const edit = useEdit();
+  const channels = useAll('channel');
+  const { locale, currency, pricesIncludeTax } = useSettings();
+  const view = useView('product', product.id);
+  const spec = fieldsOf('pricePoint').find((each) => each.name === 'price');
+  const setPrice = (text: string): string | null => {
+    const reading = spec && readField(spec, text, locale);
+    if (reading === undefined || isRefusal(reading)) return reading?.refusal ?? null;
+    const channelId = channels[0]?.id ?? newId();
+    const made = channels.length > 0 ? [] : [createOf('channel', channelId, { name: 'Own shop' })];
+    const fields = { productId: product.id, channelId, price: reading.value, taxInside: pricesIncludeTax };
+    return edit([...made, createOf('pricePoint', newId(), fields)])[0]?.sentence ?? null;
+  };
+  return (
+    <section className="detail" aria-label={product.name}>
+      <h2 className="detail-title">{product.name}</h2>
+      <p>
+        One {unitWords(product.outputUnit)} costs <Amount figure={view?.fullCost} digits={2} withUnit />. What do you
+        ask for it?
+      </p>
+      <div className="fields">
+        <div className="field">
+          <span className="field-label" aria-hidden="true">
+            Price
+          </span>
+          <span className="field-control">
+            <TypedInput
+              label="Price"
+              value=""
+              numeric
+              commit={setPrice}
+              place={`${product.id}.price`}
+              placeholder="not set yet"
+            />
+            <span className="text-soft">
+              {currency}
+              {pricesIncludeTax ? ', tax inside' : ', before tax'}
+            </span>
+          </span>
+        </div>
+      </div>
+      {channels.length === 0 && (
+        <p className="text-soft">
+          It is sold in your own shop, without fees, until you say otherwise under Places to sell.
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface SetPriceProps {
+  readonly product: StoredRow<'product'>;
+  readonly point: StoredRow<'pricePoint'>;
+}
+
+function SetPrice({ product, point }: SetPriceProps) {
+  const view = useView('price', point.id);
+  const channel = useRow('channel', point.channelId);
+  const path = useBookPath();
+  const { currency } = useSettings();
+  return (
+    <section className="detail" aria-label={product.name}>
+      <header className="flex items-baseline gap-4">
+        <h2 className="detail-title">{product.name}</h2>
+        <span className="text-soft">
+          in{' '}
+          <Link className="link" to={`${path}/sell/channels`}>
+            {channel?.name}
+          </Link>
+        </span>
+        <Link className="link" to={`${path}/make/${product.id}`}>
+          Its cost
+        </Link>
+        <Link className="link" to={`${path}/plan/${product.id}`}>
+          Its break-even
+        </Link>
+      </header>
+      {view && (
+        <>
+          <DraggedStrip point={point} view={view} />
+          <StripLegend />
+          <Left view={view} currency={currency} />
+        </>
+      )}
+      <div className="fields fields-2 mt-3">
+        <RowField
+          kind="pricePoint"
+          id={point.id}
+          field="price"
+          suffix={`${currency}${point.taxInside ? ', tax inside' : ', before tax'}`}
+          placeholder="not set yet"
+        />
+        <RowField kind="pricePoint" id={point.id} field="basis" label="Suggest by" words={BASIS_WORDS} />
+        {point.basis !== 'typed' && (
+          <RowField
+            kind="pricePoint"
+            id={point.id}
+            field="target"
+            label={point.basis === 'profit' ? 'Wanted profit' : `Wanted ${point.basis}`}
+            suffix={
+              point.basis === 'profit'
+                ? `${currency} a unit`
+                : point.basis === 'margin'
+                  ? '% of the price before tax'
+                  : '% of full cost'
+            }
+            placeholder="not set yet"
+          />
+        )}
+        <RowField kind="pricePoint" id={point.id} field="ending" words={ENDING_WORDS} />
+        {point.ending !== 'none' && <RowField kind="pricePoint" id={point.id} field="endingDirection" />}
+        <RowField kind="pricePoint" id={point.id} field="discountPercent" suffix="% off" />
+        <RowField kind="pricePoint" id={point.id} field="taxInside" />
+        <RowField kind="pricePoint" id={point.id} field="taxPercent" suffix="%" placeholder="as the book" />
+      </div>
+      {view && point.basis !== 'typed' && <Suggestion point={point} suggested={view.suggested} />}
+      {view && <GapList gaps={view.profit.gaps} />}
+      {view && <Figures view={view} currency={currency} discounted={point.discountPercent !== '0'} />}
+    </section>
+  );
+}
+
+/** What matters most of a price: what each sale leaves, before and after its share of the running costs. */
+function Left({ view, currency }: { view: PriceView; currency: string }) {
+  return (
+    <div className="left-figures">
+      <div>
+        <p className="text-soft">
+          Each sale leaves <span className="term">contribution</span>
+        </p>
+        <p className="lead-figure">
+          <Amount figure={view.contribution} digits={2} /> <span className="text-base text-soft">{currency}</span>
+        </p>
+      </div>
+      <div>
+        <p className="text-soft">
+          Of that for you <span className="term">profit</span>
+        </p>
+        <p className="lead-figure">
+          <Amount figure={view.profit} digits={2} /> <span className="text-base text-soft">{currency}</span>
+        </p>
+      </div>
+      <div>
+        <p className="text-soft">
+          <span className="term">margin</span> of the price before tax
+        </p>
+        <p className="lead-figure">
+          <Amount figure={view.margin} digits={1} /> <span className="text-base text-soft">%</span>
+        </p>
+      </div>
+    </div>
+  );
+}
+
+/** The suggested price follows the cost; the set price changes only when it is accepted. */
+function Suggestion({ point, suggested }: { point: StoredRow<'pricePoint'>; suggested: FigureView }) {
+  const edit = useEdit();
+  const amount = suggested.amount;
+  const isSet = amount !== null && point.price !== null && Number(amount) === Number(point.price);
+  return (
+    <p className="suggestion">
+      <span>Suggested price: </span>
+      <Amount figure={suggested} digits={2} withUnit />
+      {amount !== null && !isSet && (
+        <button type="button" className="button" onClick={() => edit(updateOf('pricePoint', point, { price: amount }))}>
+          Set this price
+        </button>
+      )}
+      {isSet && <span className="text-soft">It is set.</span>}
+    </p>
+  );
+}
+
+function Figures({ view, currency, discounted }: { view: PriceView; currency: string; discounted: boolean }) {
+  const row = (label: string, term: string, figure: FigureView, unit: string, digits: number) => (
+    <tr>
+      <th scope="row">
+        {label}
+        {term !== '' && <span className="term">{term}</span>}
+      </th>
+      <td className="text-right">
+        <Amount figure={figure} digits={digits} />
+      </td>
+      <td className="text-soft whitespace-nowrap">{unit}</td>
+    </tr>
+  );
+  return (
+    <table className="plain-table mt-3">
+      <tbody>
+        {discounted && row('Price after the discount', '', view.discounted, currency, 2)}
+        {row('Price before tax', '', view.beforeTax, currency, 4)}
+        {row('The customer pays', '', view.paid, currency, 2)}
+        {row('The place to sell takes', 'fees', view.fees, currency, 4)}
+        {row('Contribution margin', '', view.contributionMargin, '% of the price before tax', 1)}
+        {row('On top of full cost', 'markup', view.markup, '% of full cost', 1)}
+        {row('Each labour hour leaves', 'contribution per hour', view.contributionPerHour, `${currency} an hour`, 2)}
+        {row('The planned month leaves', 'contribution', view.contributionPerMonth, `${currency} a month`, 2)}
+        {row('The planned month, for you', 'profit', view.profitPerMonth, `${currency} a month`, 2)}
+        {row('Below this, each sale costs you money', 'contribution is zero', view.contributionFloor, currency, 2)}
+        {row('Below this, the running costs are not carried', 'profit is zero', view.profitFloor, currency, 2)}
+        {discounted &&
+          row('Units that earn as much as without the discount', '', view.unitsToEarnTheSame, 'a month', 0)}
+      </tbody>
+    </table>
+  );
+}

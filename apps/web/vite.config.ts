@@ -1,0 +1,11 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defaultClientConditions, defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  resolve: { conditions: ['source', ...defaultClientConditions] },
+  worker: { format: 'es' },
+  build: { target: 'es2023', sourcemap: true },
+  server: { proxy: { '/api': 'http://127.0.0.1:4820' } },
+});
