@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { Link, Outlet, useNavigate, useParams } from 'react-router';
+import { Link, Outlet, useMatches, useNavigate, useParams } from 'react-router';
 import { sync, type Opening } from '../book/sync.js';
 import { WorkingPanels } from '../figures/working-panel.js';
 import { useSessionQuery } from './api.js';
@@ -45,6 +45,7 @@ export function BookShell() {
 
 function OpenBook() {
   const name = useAppSelector(({ book }) => Object.values(book.rows.settings)[0]?.name ?? '');
+  const title: unknown = useMatches().at(-1)?.handle;
   const [searching, setSearching] = useState(false);
   useShortcuts(() => setSearching(true));
   useGoToPlace();
@@ -61,6 +62,7 @@ function OpenBook() {
       <TrialBar />
       <div className="shell-body">
         <main id="screen" className="screen" tabIndex={-1}>
+          {typeof title === 'string' && <h1 className="sr-only">{title}</h1>}
           <Outlet />
         </main>
         <WorkingPanels />

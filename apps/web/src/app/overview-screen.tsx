@@ -64,7 +64,7 @@ function OpenDay({ view }: { view: OverviewView }) {
         </div>
         <div>
           <h2 className="detail-heading">Result of a month</h2>
-          <p className="lead-figure">
+          <p className="lead-figure lead-figure-large">
             <Amount figure={view.resultPerMonth} digits={2} /> <span className="text-base text-soft">{currency}</span>
           </p>
         </div>
@@ -76,7 +76,9 @@ function OpenDay({ view }: { view: OverviewView }) {
       </div>
       {cost > 0 && (
         <div className="day-bars" aria-hidden="true">
+          <span>costs</span>
           <div className="day-bar part-overhead" style={{ width: `${(cost / scale) * 100}%` }} />
+          <span>sales leave</span>
           <div className="day-bar part-profit" style={{ width: `${Math.max(0, (left / scale) * 100)}%` }} />
         </div>
       )}

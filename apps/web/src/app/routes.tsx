@@ -20,30 +20,44 @@ export const router = createBrowserRouter([
             element: <BookShell />,
             errorElement: <ErrorScreen />,
             children: [
-              { index: true, lazy: async () => ({ Component: (await import('./overview-screen.js')).OverviewScreen }) },
+              {
+                index: true,
+                handle: 'Overview',
+                lazy: async () => ({ Component: (await import('./overview-screen.js')).OverviewScreen }),
+              },
               {
                 path: 'buy/:materialId?',
+                handle: 'Buy: materials',
                 lazy: async () => ({ Component: (await import('../purchasing/buy-screen.js')).BuyScreen }),
               },
               {
                 path: 'make/grades',
+                handle: 'Labour grades',
                 lazy: async () => ({ Component: (await import('../production/grades-screen.js')).GradesScreen }),
               },
               {
                 path: 'make/:productId?',
+                handle: 'Make: products',
                 lazy: async () => ({ Component: (await import('../production/make-screen.js')).MakeScreen }),
               },
-              { path: 'run', lazy: async () => ({ Component: (await import('../overhead/run-screen.js')).RunScreen }) },
+              {
+                path: 'run',
+                handle: 'Run: running costs',
+                lazy: async () => ({ Component: (await import('../overhead/run-screen.js')).RunScreen }),
+              },
               {
                 path: 'sell/channels',
+                handle: 'Places to sell',
                 lazy: async () => ({ Component: (await import('../selling/channels-screen.js')).ChannelsScreen }),
               },
               {
                 path: 'sell/:productId?',
+                handle: 'Sell: prices',
                 lazy: async () => ({ Component: (await import('../selling/sell-screen.js')).SellScreen }),
               },
               {
                 path: 'plan/:productId?',
+                handle: 'Plan: break-even',
                 lazy: async () => ({ Component: (await import('../planning/plan-screen.js')).PlanScreen }),
               },
               {

@@ -26,7 +26,6 @@ export function Search({ onClose }: { onClose: () => void }) {
     defaultHighlightedIndex: 0,
     inputValue: typed,
     itemToString: (item) => item?.label ?? '',
-    onInputValueChange: ({ inputValue }) => setTyped(inputValue),
     onSelectedItemChange: ({ selectedItem }) => {
       onClose();
       selectedItem?.act();
@@ -41,6 +40,8 @@ export function Search({ onClose }: { onClose: () => void }) {
           className: 'input-box w-full',
           placeholder: 'A product, a material, a screen, a command',
           autoFocus: true,
+          // Straight from the field: by way of the combobox fast typing would lose letters.
+          onChange: (event) => setTyped((event.target as HTMLInputElement).value),
           onKeyDown: (event) => event.key === 'Escape' && onClose(),
         })}
       />

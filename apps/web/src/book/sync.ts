@@ -3,7 +3,7 @@ import { noticed } from '../app/notices-slice.js';
 import type { store } from '../app/store.js';
 import { bookActions, type Link } from './book-slice.js';
 import { outboxOf, type Outbox } from './outbox.js';
-import { readerOf, tablesOf, withWrites } from './tables.js';
+import { readerOf, tablesOf, withWrites, type Tables } from './tables.js';
 import { transport, type Answer } from './transport.js';
 import { stacksFrom } from './undo-stacks.js';
 
@@ -126,20 +126,22 @@ async function step(connection: Connection): Promise<boolean> {
   return wait(connection, answer.status === 401 ? 'signed-out' : answer.status === 404 ? 'gone' : 'away');
 }
 
-/** The server took the change. Where nothing of others lies between, its rows follow from it; else they are fetched. */
+/**
+ * The server has the change. Where it is the next revision, its rows follow from it; where the server had it already
+ * (it was sent before a reload), they are there; else what lies between is fetched.
+ */
 async function accepted(connection: Connection, change: Change, revision: number): Promise<boolean> {
   const { handle } = connection;
   await connection.outbox.remove(change.id);
   const { book } = handle.getState();
-  const applied = revision === book.revision + 1 ? applyChange(readerOf(book.confirmed), change) : null;
-  if (applied?.ok) {
-    handle.dispatch(
-      bookActions.confirmed({ revision, confirmed: withWrites(book.confirmed, applied.writes), settled: [change.id] }),
-    );
+  const settle = (next: number, confirmed: Tables) => {
+    handle.dispatch(bookActions.confirmed({ revision: next, confirmed, settled: [change.id] }));
     if (handle.getState().book.pending.length === 0) say(connection, 'well');
     return true;
-  }
-  handle.dispatch(bookActions.confirmed({ revision: book.revision, confirmed: book.confirmed, settled: [] }));
+  };
+  if (revision <= book.revision) return settle(book.revision, book.confirmed);
+  const applied = revision === book.revision + 1 ? applyChange(readerOf(book.confirmed), change) : null;
+  if (applied?.ok) return settle(revision, withWrites(book.confirmed, applied.writes));
   const caughtUp = await catchUp(connection, [change.id]);
   return caughtUp || handle.getState().book.pending.length > 0;
 }

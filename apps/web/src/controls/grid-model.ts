@@ -24,6 +24,8 @@ export interface InputColumn<Row, Patch> extends ColumnBase {
   /** Values that are offered while typing. */
   readonly suggestions?: readonly string[];
   readonly placeholder?: string;
+  /** False where the column says nothing about a row; null stands for the empty row. */
+  readonly applies?: (row: Row | null) => boolean;
 }
 
 /** A column of computed figures. */

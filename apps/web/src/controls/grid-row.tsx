@@ -103,6 +103,7 @@ interface InputCellProps<Row, Patch> {
 }
 
 function InputCell<Row, Patch>({ column, row, name, text, canWrite, write }: InputCellProps<Row, Patch>) {
+  if (column.applies?.(row) === false) return null;
   const label = `${column.header}, ${name}`;
   const place = row === null ? undefined : column.place?.(row);
   const value = row === null ? (text ?? '') : column.text(row);
@@ -116,17 +117,21 @@ function InputCell<Row, Patch>({ column, row, name, text, canWrite, write }: Inp
       <SelectInput label={label} place={place} value={chosen} options={offered} disabled={!canWrite} commit={commit} />
     );
   }
-  if (column.type === 'item')
+  const placeholder = row === null ? column.placeholder : undefined;
+  if (column.type === 'item') {
+    const options = column.options?.(row) ?? [];
     return (
       <ItemInput
         label={label}
         place={place}
         value={value}
-        options={column.options?.(row) ?? []}
+        options={options}
         commit={write}
         readOnly={!canWrite}
+        placeholder={placeholder}
       />
     );
+  }
   const listId = column.suggestions === undefined ? undefined : `suggest-${column.id}`;
   return (
     <>
@@ -138,7 +143,7 @@ function InputCell<Row, Patch>({ column, row, name, text, canWrite, write }: Inp
         type={column.type === 'day' ? 'date' : 'text'}
         readOnly={!canWrite}
         suggestions={listId}
-        {...(row === null && column.placeholder !== undefined ? { placeholder: column.placeholder } : {})}
+        placeholder={placeholder}
         preview={column.type === 'number' ? (typed) => preview(column, row, typed) : undefined}
         commit={write}
       />

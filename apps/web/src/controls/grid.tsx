@@ -23,6 +23,8 @@ interface GridProps<Row extends { readonly id: string }, Patch extends object> {
   readonly selected?: string | undefined;
   /** Opens what belongs to a row beside the grid. */
   readonly onSelect?: (row: Row) => void;
+  /** Told of a row that was made in the empty row. */
+  readonly onCreate?: (id: string) => void;
   readonly tools?: ReactNode;
   readonly empty?: string;
 }
@@ -36,7 +38,7 @@ const MOST_WITHOUT_WINDOW = 60;
  * the rows in sight are drawn.
  */
 export function Grid<Row extends { readonly id: string }, Patch extends object>(props: GridProps<Row, Patch>) {
-  const { title, rows: given, columns, writer, nameOf, selected, onSelect, tools, empty } = props;
+  const { title, rows: given, columns, writer, nameOf, selected, onSelect, onCreate, tools, empty } = props;
   const mayEdit = useMayEdit();
   const edit = useEdit();
   const dispatch = useAppDispatch();
@@ -46,6 +48,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
   const { rows, sortMark, sortBy } = useSorted(given, columns);
   const canWrite = writer !== undefined && mayEdit;
   const windowed = rows.length > MOST_WITHOUT_WINDOW;
+  // eslint-disable-next-line react-hooks/incompatible-library -- the compiler that cannot take it is not in use here
   const virtual = useVirtualizer({
     count: windowed ? rows.length : 0,
     getScrollElement: () => scroller.current,
@@ -72,7 +75,10 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
       return null;
     }
     const problem = edit(operations)[0];
-    if (problem === undefined) setBlank({ id: newId(), patch: {} as Patch, texts: {} });
+    if (problem === undefined) {
+      setBlank({ id: newId(), patch: {} as Patch, texts: {} });
+      onCreate?.(blank.id);
+    }
     return problem?.sentence ?? null;
   };
   const act = (row: Row, what: 'remove' | 'duplicate') => {

@@ -1,5 +1,5 @@
 import { useCombobox } from 'downshift';
-import { useId, useMemo, useRef, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
 import { moveOn } from './move-on.js';
 
 interface ItemInputProps {
@@ -10,6 +10,7 @@ interface ItemInputProps {
   readonly commit: (text: string) => string | null;
   readonly place?: string | undefined;
   readonly readOnly?: boolean;
+  readonly placeholder?: string | undefined;
 }
 
 const MOST_OFFERED = 12;
@@ -28,10 +29,10 @@ export function offersFor<Option extends { readonly label: string }>(
 }
 
 /** Picks one of many by typing a part of its name. */
-export function ItemInput({ label, value, options, commit, place, readOnly }: ItemInputProps) {
+export function ItemInput({ label, value, options, commit, place, readOnly, placeholder }: ItemInputProps) {
   const [draft, setDraft] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const input = useRef<HTMLInputElement>(null);
+  const inputId = useId();
   const hintId = useId();
   const offered = useMemo(() => offersFor(options, draft ?? ''), [options, draft]);
   const take = (text: string): boolean => {
@@ -46,24 +47,22 @@ export function ItemInput({ label, value, options, commit, place, readOnly }: It
     return sentence === null;
   };
   const { isOpen, getInputProps, getMenuProps, getItemProps, highlightedIndex, closeMenu } = useCombobox({
+    inputId,
     items: offered,
     inputValue: draft ?? value,
     selectedItem: null,
     itemToString: (item) => item?.label ?? '',
     defaultHighlightedIndex: 0,
-    onInputValueChange: ({ inputValue, type }) => {
-      if (type === useCombobox.stateChangeTypes.InputChange) setDraft(inputValue);
-    },
     onSelectedItemChange: ({ selectedItem }) => {
-      if (selectedItem && take(selectedItem.label) && input.current) moveOnAfter(input.current);
+      if (selectedItem && take(selectedItem.label)) moveOnAfter(inputId);
     },
   });
   return (
     <span className="typed">
       <input
         {...getInputProps({
-          ref: input,
           readOnly,
+          placeholder,
           'aria-label': label,
           'aria-labelledby': undefined,
           'aria-invalid': refusal !== null,
@@ -71,6 +70,8 @@ export function ItemInput({ label, value, options, commit, place, readOnly }: It
           className: `input-line ${refusal === null ? '' : 'input-refused'}`,
           autoComplete: 'off',
           spellCheck: false,
+          // Straight from the field: by way of the combobox fast typing would lose letters.
+          onChange: (event) => setDraft((event.target as HTMLInputElement).value),
           onFocus: (event) => event.target.select(),
           onBlur: () => take(draft ?? value),
           onKeyDown: (event) => {
@@ -80,7 +81,7 @@ export function ItemInput({ label, value, options, commit, place, readOnly }: It
             } else if (event.key === 'Enter' && !(isOpen && highlightedIndex >= 0 && offered.length > 0)) {
               event.preventDefault();
               closeMenu();
-              if (take(draft ?? value) && input.current) moveOnAfter(input.current);
+              if (take(draft ?? value)) moveOnAfter(inputId);
             }
           },
         })}
@@ -112,7 +113,9 @@ export function ItemInput({ label, value, options, commit, place, readOnly }: It
 }
 
 /** Goes on once the row that was just made has been drawn. */
-function moveOnAfter(input: HTMLInputElement): void {
+function moveOnAfter(inputId: string): void {
+  const input = document.getElementById(inputId);
+  if (input === null) return;
   const cell = input.closest('td');
   const next = cell?.nextElementSibling?.querySelector<HTMLElement>('input, select');
   setTimeout(() => (next ? next.focus() : moveOn(input)));

@@ -1,6 +1,6 @@
 import { unitOfMeasure, unitsThatFit, type FieldSpec } from '@nuvar/book';
 import { readNumber } from '@nuvar/core';
-import { decimalSign } from '../figures/format.js';
+import { decimalSign, unitWords } from '../figures/format.js';
 
 /** What was understood of a typed text: the value for the field and how it was read, or why not. */
 export type FieldReading =
@@ -47,10 +47,10 @@ function readAmount(spec: FieldSpec, text: string, locale: string): FieldReading
 
 function readChoice(spec: FieldSpec, text: string): FieldReading {
   if (spec.type === 'unit') {
-    const known = unitOfMeasure(text) ?? unitOfMeasure(text.toLowerCase()) ?? readUnit(text);
+    const known = readUnit(text);
     return known === undefined
       ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
-      : { value: known.code, shown: known.code };
+      : { value: known.code, shown: unitWords(known.code) };
   }
   const found = spec.choices?.find((choice) => choice.toLowerCase() === text.toLowerCase());
   return found === undefined
@@ -58,9 +58,15 @@ function readChoice(spec: FieldSpec, text: string): FieldReading {
     : { value: found, shown: found };
 }
 
-function readUnit(text: string) {
-  const read = readNumber(`1 ${text}`, '.');
-  return read?.unit == null ? undefined : unitOfMeasure(read.unit);
+/** The unit that a text names, by its code or a word for it: "kg", "kilo", "piece". */
+export function readUnit(text: string) {
+  const named = readNumber(`1 ${text}`, '.')?.unit;
+  return unitOfMeasure(text) ?? unitOfMeasure(text.toLowerCase()) ?? (named == null ? undefined : unitOfMeasure(named));
+}
+
+/** The units as choices, under the words that they are read by. */
+export function unitChoices(codes: readonly string[]): { value: string; label: string }[] {
+  return codes.map((code) => ({ value: code, label: unitWords(code) }));
 }
 
 /** A quantity with its unit, typed in one go: "450 g". The unit has to fit where `fitting` names one. */

@@ -1,9 +1,9 @@
-import { fieldsOf, fieldValue, unitsThatFit, type FieldSpec, type Kind, type StoredRow } from '@nuvar/book';
+import { fieldsOf, fieldValue, UNIT_CODES, type FieldSpec, type Kind, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAppSelector } from '../app/store.js';
 import { updateOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRow, useSettings } from '../book/use-book.js';
-import { typedText } from '../figures/format.js';
+import { typedText, unitWords } from '../figures/format.js';
 import { isRefusal, readField } from './read-field.js';
 import { SelectInput } from './select-input.js';
 import { TypedInput } from './typed-input.js';
@@ -80,9 +80,8 @@ function FieldControl({ kind, row, spec, name, words, placeholder }: ControlProp
       );
     case 'choice':
     case 'unit': {
-      const choices =
-        spec.type === 'unit' ? unitsThatFit(String(value)).map((unit) => unit.code) : (spec.choices ?? []);
-      const options = choices.map((choice) => ({ value: choice, label: words?.[choice] ?? choice }));
+      const choices = spec.type === 'unit' ? UNIT_CODES : (spec.choices ?? []);
+      const options = choices.map((choice) => ({ value: choice, label: words?.[choice] ?? unitWords(choice) }));
       return (
         <SelectInput
           label={name}
@@ -121,7 +120,7 @@ function FieldControl({ kind, row, spec, name, words, placeholder }: ControlProp
           numeric={spec.type === 'decimal' || spec.type === 'integer'}
           type={spec.type === 'day' ? 'date' : 'text'}
           readOnly={!mayEdit}
-          {...(placeholder === undefined ? {} : { placeholder })}
+          placeholder={placeholder}
           preview={(typed) => previewOf(spec, typed, locale)}
           commit={(typed) => {
             const reading = readField(spec, typed, locale);

@@ -14,7 +14,7 @@ export interface TypedInputProps {
   readonly numeric?: boolean;
   readonly type?: 'text' | 'date';
   readonly suggestions?: string | undefined;
-  readonly placeholder?: string;
+  readonly placeholder?: string | undefined;
   readonly readOnly?: boolean;
   readonly className?: string;
 }

@@ -25,7 +25,8 @@ export function Amount({ figure, digits, withUnit = false, className = '' }: Amo
   if (figure === undefined) return <span className={`figure ${className}`}> </span>;
   const open = figure.key === '' ? undefined : () => dispatch(figureOpened(figure.key));
   const sentence = figure.gaps.map((gap) => gap.sentence).join('; ');
-  if (figure.amount === null) {
+  // Of a sum of which nothing is known yet, zero would say too much.
+  if (figure.amount === null || (figure.partial && Number(figure.amount) === 0)) {
     return (
       <button type="button" className={`figure figure-gap ${className}`} onClick={open} title={sentence}>
         {sentence || 'not known yet'}

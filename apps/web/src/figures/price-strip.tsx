@@ -1,5 +1,5 @@
 import type { StripView } from '@nuvar/core';
-import type { ReactNode } from 'react';
+import { Amount } from './amount.js';
 import { PART_LABELS, stripGeometry, type StripGeometry } from './strip-parts.js';
 import { written } from './format.js';
 import { useStyle } from './use-style.js';
@@ -9,8 +9,6 @@ interface PriceStripProps {
   /** The amount that the full width stands for: strips beside each other share it. */
   readonly scale: number;
   readonly height?: number;
-  /** Stands at the price end: the handle by which it can be dragged. */
-  readonly children?: ReactNode;
 }
 
 /** The amount for which the full width of a strip has to stand, so that price and cost both fit. */
@@ -22,7 +20,7 @@ export function scaleOf(strips: readonly StripView[]): number {
  * A price as one band from zero to the price before tax, cut into its parts in a fixed order. What the costs take beyond
  * the price is hatched: each sale loses it.
  */
-export function PriceStrip({ strip, scale, height = 18, children }: PriceStripProps) {
+export function PriceStrip({ strip, scale, height = 18 }: PriceStripProps) {
   const style = useStyle();
   const geometry = stripGeometry(strip);
   const { stretches, price } = geometry;
@@ -50,7 +48,6 @@ export function PriceStrip({ strip, scale, height = 18, children }: PriceStripPr
         />
       )}
       {price !== null && <div className="strip-end" style={{ left: percent(price) }} />}
-      {children}
     </div>
   );
 }
@@ -67,15 +64,28 @@ function stripWords(strip: StripView, { price, end, partial }: StripGeometry, sa
   return [total, ...parts, ...result, ...(partial ? ['some of it is not known yet'] : [])].join(', ');
 }
 
-/** What the parts of the strips on a screen mean. */
-export function StripLegend() {
-  const parts = ['materials', 'labour', 'other', 'overhead', 'fees', 'profit', 'loss'] as const;
+interface StripLegendProps {
+  /** The strip whose amounts stand beside the words; none where the words serve many strips. */
+  readonly strip?: StripView;
+}
+
+const LEGEND = ['materials', 'labour', 'other', 'overhead', 'fees', 'profit', 'loss'] as const;
+
+/** What the parts of the strips on a screen mean, and for a single strip how much each of them is. */
+export function StripLegend({ strip }: StripLegendProps) {
+  const isLoss = strip?.profit?.amount?.startsWith('-') ?? false;
+  const shown = strip === undefined ? LEGEND : LEGEND.filter((part) => part !== (isLoss ? 'profit' : 'loss'));
+  const figureOf = (part: (typeof LEGEND)[number]) =>
+    part === 'profit' || part === 'loss' ? strip?.profit : strip?.parts.find((each) => each.part === part)?.figure;
   return (
-    <ul className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-soft" aria-label="Parts of a price">
-      {parts.map((part) => (
-        <li key={part} className="flex items-center gap-1.5">
+    <ul className="legend" aria-label="Parts of a price">
+      {shown.map((part) => (
+        <li key={part}>
           <span className={`strip-key ${part === 'loss' ? 'strip-loss-key' : `part-${part}`}`} />
           {PART_LABELS[part]}
+          {strip !== undefined && (
+            <Amount figure={figureOf(part) ?? undefined} digits={2} className="ml-1.5 legend-amount" />
+          )}
         </li>
       ))}
     </ul>

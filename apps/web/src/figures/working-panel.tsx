@@ -86,7 +86,16 @@ function WorkingBody({ working, levers, open }: BodyProps) {
       )}
       {working.parts.length > 0 && (
         <>
-          {working.formula !== 'none' && <p className="formula">{formulaWords(working, say)}</p>}
+          {working.formula !== 'none' && (
+            <p className="formula">
+              <span className="formula-words">{formulaOf(working, (part) => part.name, working.name)}</span>
+              {formulaOf(
+                working,
+                (part) => say(part.amount, part.unit),
+                working.amount === null ? '?' : say(working.amount, working.unit),
+              )}
+            </p>
+          )}
           <ol className="parts" aria-label="Made from">
             {working.parts.map((part) => (
               <Part
@@ -167,26 +176,24 @@ const JOINED: Partial<Record<WorkingView['formula'], string>> = {
   product: ' × ',
   quotient: ' ÷ ',
 };
+const MOST_WRITTEN = 8;
 
-/** The formula in words and figures, from the same parts as the list below it. */
-function formulaWords(
-  { formula, parts, amount, unit }: WorkingView,
-  say: (amount: string | null, unit: string) => string,
-): string {
-  const figures = parts.map((part) => say(part.amount, part.unit));
+/** The formula from the same parts as the list below it: once in their names, once in their figures. */
+function formulaOf({ formula, parts }: WorkingView, say: (part: PartView) => string, result: string): string {
+  if (parts.length > MOST_WRITTEN) return `${result} = the sum of the ${parts.length} below`;
+  const figures = parts.map(say);
   const [first = '', second = ''] = figures;
-  const result = amount === null ? '' : ` = ${say(amount, unit)}`;
-  const joint = JOINED[formula];
-  if (joint !== undefined)
-    return figures.length > 8 ? `the sum of ${figures.length} figures${result}` : `${figures.join(joint)}${result}`;
   switch (formula) {
     case 'percent of':
-      return `${first} % of ${second}${result}`;
+      return `${result} = ${first} % of ${second}`;
     case 'whole of':
-      return `${first} is ${second} % of it: ${first} ÷ ${second} × 100${result}`;
+      return `${result} = ${first} ÷ ${second} %`;
     case 'share of':
-      return `${first} ÷ ${second} × 100${result}`;
+      return `${result} = ${first} ÷ ${second}, in %`;
+    case 'round':
+    case 'choice':
+      return `${result} = ${first}`;
     default:
-      return `from ${first}${result}`;
+      return `${result} = ${figures.join(JOINED[formula] ?? ', ')}`;
   }
 }

@@ -2,11 +2,12 @@ import { RHYTHMS, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { store } from '../app/store.js';
+import { today } from '../app/today.js';
 import { nextPosition } from '../book/operations.js';
 import { useAll, useBookPath, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
-import { figureColumn, type Column } from '../controls/grid-model.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { RowField } from '../controls/row-field.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
@@ -23,10 +24,21 @@ const RHYTHM_WORDS = {
   'one-off': 'one-off, spread',
 } satisfies Record<(typeof RHYTHMS)[number], string>;
 
-const writer = rowsWriter<Row>('runningCost', {
+const plainWriter = rowsWriter<Row>('runningCost', {
   needs: 'name',
   fixed: () => ({ position: nextPosition(Object.values(store.getState().book.rows.runningCost)) }),
 });
+
+const isOneOff = (row: Row | null) => row?.rhythm === 'one-off';
+
+/** A cost that becomes a one-off starts today and is spread over a year until something else is typed. */
+const writer: GridWriter<Row, Partial<Row>> = {
+  ...plainWriter,
+  update: (row, patch, before) => {
+    const begins = patch.rhythm === 'one-off' ? { startsOn: row.startsOn ?? today(), months: row.months ?? 12 } : {};
+    return plainWriter.update(row, { ...begins, ...patch }, before);
+  },
+};
 
 /** Run: what the business costs whether or not anything is made, and how it is shared out over the products. */
 export function RunScreen() {
@@ -39,8 +51,8 @@ export function RunScreen() {
       own('name', 'auto', 'Running cost'),
       own('amount', '6.5rem', `Amount, ${currency}`),
       own('rhythm', '8.5rem', 'Comes every', RHYTHM_WORDS),
-      own('months', '5.5rem', 'Months'),
-      own('startsOn', '8.5rem', 'Starts on'),
+      { ...own('months', '5.5rem', 'Months'), applies: isOneOff },
+      { ...own('startsOn', '8.5rem', 'Starts on'), applies: isOneOff },
       figureColumn({
         id: 'perMonth',
         header: 'Per month',

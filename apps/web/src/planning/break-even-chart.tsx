@@ -51,7 +51,7 @@ export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProp
   });
   const fixed = Number(views[0]?.[against].fixedCost.amount ?? 0);
   const reached = rays.map((ray) => ray.units ?? 0);
-  const most = Math.max(10, ...reached.map((units) => units * 1.15));
+  const most = roundAbove(Math.max(10, ...reached.map((units) => units * 1.1)));
   if (rays.length === 0 || fixed <= 0) return null;
   const points = [0, most].map((units) => ({
     units,
@@ -85,7 +85,7 @@ export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProp
             }}
           />
           <YAxis
-            domain={[0, Math.ceil(fixed * 1.4)]}
+            domain={[0, roundAbove(fixed * 1.35)]}
             allowDataOverflow
             tickFormatter={(value: number) => whole.format(value)}
             stroke="var(--soft)"
@@ -136,6 +136,13 @@ export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProp
       </ResponsiveContainer>
     </figure>
   );
+}
+
+/** The end of an axis: the next quarter of the power of ten. */
+function roundAbove(value: number): number {
+  const power = 10 ** Math.floor(Math.log10(value));
+  const step = power / 4;
+  return Math.ceil(value / step) * step;
 }
 
 /** The views of all candidates; a chart needs them together. */

@@ -103,7 +103,8 @@ export function BreakEvenDetail({ productId }: { productId: string }) {
   const unit = unitWords(product.outputUnit);
   return (
     <section className="detail" aria-label={product.name}>
-      <h2 className="detail-title">How many {product.name} must be sold?</h2>
+      <h2 className="detail-title">{product.name}</h2>
+      <p className="mb-1">How many must be sold in a month before the first is earned (break-even)?</p>
       <fieldset className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <legend className="text-soft">To cover</legend>
         {(['ofBook', 'ofShare'] as const).map((choice) => (

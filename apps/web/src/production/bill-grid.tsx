@@ -8,9 +8,9 @@ import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { isRefusal, readQuantity } from '../controls/read-field.js';
+import { isRefusal, readQuantity, readUnit, unitChoices } from '../controls/read-field.js';
 import { removalInBook } from '../controls/rows-writer.js';
-import { typedText } from '../figures/format.js';
+import { typedText, unitWords } from '../figures/format.js';
 import { newMaterial } from '../purchasing/material-rows.js';
 
 type Line = StoredRow<'billLine'>;
@@ -37,7 +37,10 @@ export function BillGrid({ product }: BillGridProps) {
   const lines = useRowsOf('billLine', 'productId', product.id);
   const items = useItems(product.id);
   const { locale, currency } = useSettings();
-  const columns = useMemo(() => billColumns(items, locale, currency), [items, locale, currency]);
+  const columns = useMemo(
+    () => billColumns(items, product.name, locale, currency),
+    [items, product.name, locale, currency],
+  );
   const writer = useMemo(() => billWriter(product.id, items), [product.id, items]);
   const labelOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '')?.label ?? 'line';
   return (
@@ -75,7 +78,12 @@ function useItems(productId: string): ReadonlyMap<string, Item> {
   }, [materials, products, productId]);
 }
 
-function billColumns(items: ReadonlyMap<string, Item>, locale: string, currency: string): Column<Line, LinePatch>[] {
+function billColumns(
+  items: ReadonlyMap<string, Item>,
+  ownName: string,
+  locale: string,
+  currency: string,
+): Column<Line, LinePatch>[] {
   const all = [...items.values()];
   const itemOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '');
   const offered = all.map(({ id, label }) => ({ value: id, label }));
@@ -87,12 +95,14 @@ function billColumns(items: ReadonlyMap<string, Item>, locale: string, currency:
       header: 'Material or component',
       width: 'auto',
       type: 'item',
+      placeholder: 'Type a material or product',
       options: () => offered,
       text: (line) => itemOf(line)?.label ?? '',
       read: (text) => {
         const typed = text.trim();
         const found = all.find((item) => item.label.toLowerCase() === typed.toLowerCase());
         if (found !== undefined) return { patch: pointingTo(found), shown: found.label };
+        if (typed.toLowerCase() === ownName.toLowerCase()) return { refusal: `${ownName} cannot contain itself.` };
         if (typed.length > 120) return { refusal: 'Name can have at most 120 characters.' };
         return typed === ''
           ? { refusal: 'A line needs a material or a component.' }
@@ -124,13 +134,18 @@ function billColumns(items: ReadonlyMap<string, Item>, locale: string, currency:
       width: '5rem',
       type: 'choice',
       place: ({ id }) => `${id}.unit`,
-      text: (line) => line.unit,
+      text: (line) => unitWords(line.unit),
       options: (line) => {
         const fitting = unitsThatFit((line && itemOf(line)?.unit) ?? 'each').map(({ code }) => code);
         const kept = line !== null && !fitting.includes(line.unit) ? [line.unit, ...fitting] : fitting;
-        return kept.map((code) => ({ value: code, label: code }));
+        return unitChoices(kept);
       },
-      read: (text) => ({ patch: { unit: text.trim() }, shown: text.trim() }),
+      read: (text) => {
+        const unit = readUnit(text.trim());
+        return unit === undefined
+          ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
+          : { patch: { unit: unit.code }, shown: unitWords(unit.code) };
+      },
     },
     basis,
     loss,

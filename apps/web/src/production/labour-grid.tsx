@@ -37,18 +37,25 @@ export function LabourGrid({ product }: LabourGridProps) {
   );
 }
 
+const TIME_WORDS = {
+  'minutes per batch': 'min per batch',
+  'minutes per unit': 'min per unit',
+  'units per hour': 'units per hour',
+};
+
 function labourColumns(
   grades: readonly StoredRow<'labourGrade'>[],
   locale: string,
   currency: string,
 ): Column<Step, StepPatch>[] {
-  const own = (field: keyof Step & string, width: string) => fieldColumn<Step>('labourStep', field, locale, { width });
+  const own = (field: keyof Step & string, width: string, words?: Readonly<Record<string, string>>) =>
+    fieldColumn<Step>('labourStep', field, locale, { width, ...(words === undefined ? {} : { words }) });
   return [
-    own('name', 'auto'),
+    { ...own('name', 'auto'), placeholder: 'Type a step of the work' },
     {
       id: 'grade',
       header: 'Done by',
-      width: '9rem',
+      width: '7.5rem',
       type: 'item',
       place: ({ id }) => `${id}.gradeId`,
       options: () => grades.map(({ id, name }) => ({ value: id, label: name })),
@@ -62,9 +69,9 @@ function labourColumns(
           : { patch: { newGrade: typed }, shown: `${typed} (new)` };
       },
     },
-    own('time', '5rem'),
-    own('timeBasis', '9.5rem'),
-    own('people', '4.5rem'),
+    own('time', '4rem'),
+    own('timeBasis', '7.5rem', TIME_WORDS),
+    own('people', '3.6rem'),
     figureColumn({
       id: 'cost',
       header: `${currency} per batch`,

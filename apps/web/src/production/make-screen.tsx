@@ -74,6 +74,7 @@ export function MakeScreen() {
         nameOf={({ name }) => name}
         selected={shown}
         onSelect={({ id }) => id !== productId && void navigate(`${path}/make/${id}`)}
+        onCreate={(id) => void navigate(`${path}/make/${id}`)}
         tools={
           <>
             <FilterBox label="Filter products" value={filter} onChange={setFilter} />

@@ -23,7 +23,7 @@ export function OtherCostGrid({ product }: OtherCostGridProps) {
   const { locale, currency } = useSettings();
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
-      fieldColumn<Row>('otherCost', 'name', locale, { width: 'auto' }),
+      fieldColumn<Row>('otherCost', 'name', locale, { width: 'auto', placeholder: 'A firing, a licence, postage in' }),
       fieldColumn<Row>('otherCost', 'amount', locale, { width: '6rem', header: `Amount, ${currency}` }),
       fieldColumn<Row>('otherCost', 'basis', locale, { width: '7rem', words: { unit: 'good unit', batch: 'batch' } }),
       figureColumn({

@@ -44,23 +44,17 @@ export function ProductDetail({ id }: { id: string }) {
         <div className="fields fields-2">
           <RowField kind="product" id={id} field="name" />
           <RowField kind="product" id={id} field="kind" words={PRODUCT_KIND_WORDS} />
-          <RowField kind="product" id={id} field="batchSize" label="Started in one batch" suffix={unit} />
-          <RowField kind="product" id={id} field="yieldPercent" label="Of these come out good" suffix="% (yield)" />
+          <RowField kind="product" id={id} field="batchSize" label="One batch starts" suffix={unit} />
+          <RowField kind="product" id={id} field="yieldPercent" label="Comes out good" suffix="% (yield)" />
           <RowField
             kind="product"
             id={id}
             field="plannedUnitsPerMonth"
-            label="Planned to be sold"
+            label="Planned sales"
             suffix={`${unit} a month`}
             placeholder="not yet"
           />
-          <RowField
-            kind="product"
-            id={id}
-            field="outputUnit"
-            label="Counted or measured in"
-            words={{ each: 'piece' }}
-          />
+          <RowField kind="product" id={id} field="outputUnit" label="Counted in" />
         </div>
         <BillGrid product={product} card={card} />
         <LabourGrid product={product} card={card} />

@@ -39,6 +39,7 @@ export function BuyScreen() {
         onSelect={({ id }) =>
           id !== materialId && void navigate(`${path}/buy/${id}`, { replace: materialId !== undefined })
         }
+        onCreate={(id) => void navigate(`${path}/buy/${id}`, { replace: materialId !== undefined })}
         tools={<FilterBox label="Filter materials" value={filter} onChange={setFilter} />}
         empty="Everything that you buy belongs here: ingredients, components, packaging, goods that you sell on. Type the first one into the empty row: its name, what a pack holds and what it costs."
       />

@@ -1,12 +1,12 @@
-import { fieldsOf, UNITS, unitsThatFit, type StoredRow } from '@nuvar/book';
-import { typedText } from '../figures/format.js';
+import { fieldsOf, UNIT_CODES, unitsThatFit, type StoredRow } from '@nuvar/book';
+import { typedText, unitWords } from '../figures/format.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { fieldColumn } from '../controls/field-column.js';
-import { isRefusal, readField, readQuantity } from '../controls/read-field.js';
+import { isRefusal, readField, readQuantity, unitChoices } from '../controls/read-field.js';
 import type { MaterialPatch, MaterialRow } from './material-rows.js';
 
 export const MATERIAL_KIND_WORDS = {
-  ingredient: 'ingredient or component',
+  ingredient: 'ingredient or part',
   packaging: 'packaging',
   resale: 'goods for resale',
 };
@@ -24,8 +24,8 @@ export function materialColumns(
   suppliers: readonly string[],
 ): Column<MaterialRow, MaterialPatch>[] {
   const kind = fieldColumn<StoredRow<'material'>>('material', 'kind', locale, {
-    width: '8.5rem',
-    words: MATERIAL_KIND_WORDS,
+    width: '6.8rem',
+    words: { ingredient: 'ingredient', packaging: 'packaging', resale: 'for resale' },
   });
   const unit = (text: string) => readField(specOf('supplierPrice', 'packUnit'), text, locale);
   return [
@@ -88,8 +88,8 @@ export function materialColumns(
       width: '5.5rem',
       type: 'choice',
       place: ({ price }) => `${price?.id ?? ''}.packUnit`,
-      text: ({ price, material }) => price?.packUnit ?? material.baseUnit,
-      options: () => UNITS.map(({ code }) => ({ value: code, label: code })),
+      text: ({ price, material }) => unitWords(price?.packUnit ?? material.baseUnit),
+      options: () => unitChoices(UNIT_CODES),
       read: (text) => {
         const reading = unit(text);
         return isRefusal(reading) ? reading : { patch: { packUnit: String(reading.value) }, shown: reading.shown };
@@ -115,10 +115,10 @@ export function materialColumns(
       width: '5.5rem',
       type: 'choice',
       place: ({ id }) => `${id}.baseUnit`,
-      text: ({ material }) => material.baseUnit,
+      text: ({ material }) => unitWords(material.baseUnit),
       options: (row) =>
-        (row === null ? UNITS : row.price?.price == null ? UNITS : unitsThatFit(row.material.baseUnit)).map(
-          ({ code }) => ({ value: code, label: code }),
+        unitChoices(
+          row?.price?.price == null ? UNIT_CODES : unitsThatFit(row.material.baseUnit).map(({ code }) => code),
         ),
       read: (text) => {
         const reading = unit(text);
@@ -127,12 +127,12 @@ export function materialColumns(
     },
     figureColumn({
       id: 'perBaseUnit',
-      header: 'Costs',
-      width: '9.5rem',
+      header: `${currency} per that unit`,
+      width: '8rem',
       view: 'material',
       of: ({ id }: MaterialRow) => id,
       pick: (view) => view.perBaseUnit,
-      withUnit: true,
+      digits: 4,
     }),
   ];
 }

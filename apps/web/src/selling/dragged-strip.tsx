@@ -69,7 +69,8 @@ export function DraggedStrip({ point, view }: DraggedStripProps) {
   const handle = `${Math.min(100, (Number(view.strip.price?.amount ?? 0) / scale) * 100)}%`;
   return (
     <div ref={band} className="dragged-strip">
-      <PriceStrip strip={view.strip} scale={scale} height={44}>
+      <PriceStrip strip={view.strip} scale={scale} height={44} />
+      <div className="strip-handle-track">
         {mayEdit && (
           <button
             type="button"
@@ -91,7 +92,7 @@ export function DraggedStrip({ point, view }: DraggedStripProps) {
             <span className="strip-handle-price">{typedText(price, locale)}</span>
           </button>
         )}
-      </PriceStrip>
+      </div>
     </div>
   );
 }

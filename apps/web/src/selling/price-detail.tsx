@@ -1,5 +1,5 @@
 import { newId, type StoredRow } from '@nuvar/book';
-import type { FigureView, PriceView } from '@nuvar/core';
+import { fixedDigits, minorDigits, type FigureView, type PriceView } from '@nuvar/core';
 import { Link } from 'react-router';
 import { createOf, updateOf } from '../book/operations.js';
 import { useAll, useBookPath, useEdit, useRow, useRowsOf, useSettings } from '../book/use-book.js';
@@ -118,7 +118,7 @@ function SetPrice({ product, point }: SetPriceProps) {
       {view && (
         <>
           <DraggedStrip point={point} view={view} />
-          <StripLegend />
+          <StripLegend strip={view.strip} />
           <Left view={view} currency={currency} />
         </>
       )}
@@ -181,9 +181,7 @@ function Left({ view, currency }: { view: PriceView; currency: string }) {
         </p>
       </div>
       <div>
-        <p className="text-soft">
-          <span className="term">margin</span> of the price before tax
-        </p>
+        <p className="text-soft">Margin, of the price before tax</p>
         <p className="lead-figure">
           <Amount figure={view.margin} digits={1} /> <span className="text-base text-soft">%</span>
         </p>
@@ -195,6 +193,7 @@ function Left({ view, currency }: { view: PriceView; currency: string }) {
 /** The suggested price follows the cost; the set price changes only when it is accepted. */
 function Suggestion({ point, suggested }: { point: StoredRow<'pricePoint'>; suggested: FigureView }) {
   const edit = useEdit();
+  const { currency, rounding } = useSettings();
   const amount = suggested.amount;
   const isSet = amount !== null && point.price !== null && Number(amount) === Number(point.price);
   return (
@@ -202,7 +201,13 @@ function Suggestion({ point, suggested }: { point: StoredRow<'pricePoint'>; sugg
       <span>Suggested price: </span>
       <Amount figure={suggested} digits={2} withUnit />
       {amount !== null && !isSet && (
-        <button type="button" className="button" onClick={() => edit(updateOf('pricePoint', point, { price: amount }))}>
+        <button
+          type="button"
+          className="button"
+          onClick={() =>
+            edit(updateOf('pricePoint', point, { price: fixedDigits(amount, minorDigits(currency), rounding) }))
+          }
+        >
           Set this price
         </button>
       )}

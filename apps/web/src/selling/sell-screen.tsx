@@ -93,8 +93,8 @@ function useColumns(): Column<Row, object>[] {
       }),
       {
         id: 'strip',
-        header: 'Price before tax, on one scale',
-        width: '11rem',
+        header: 'Before tax, one scale',
+        width: '10rem',
         type: 'shown',
         cell: (row) => <RowStrip row={row} />,
       },

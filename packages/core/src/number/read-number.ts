@@ -14,7 +14,8 @@ export type DecimalSign = '.' | ',';
 /**
  * Reads a number as people type it: "12,50", "1 200", "3/4", "18.90/24", "3 x 0.5", "15%", "2 h 30", "450 g", "€ 12".
  * A single sign before one or two, or more than three, digits is the decimal sign whatever the country; before exactly
- * three digits the country decides. Returns null where it is not a number. Quotients keep 12 digits after the point.
+ * three digits the country decides. A plain number keeps the digits that were typed ("9.50"); quotients keep 12 after the
+ * point. Returns null where it is not a number.
  */
 export function readNumber(text: string, decimalSign: DecimalSign): ReadNumber | null {
   const tidy = text
@@ -31,7 +32,7 @@ export function readNumber(text: string, decimalSign: DecimalSign): ReadNumber |
   const known = suffix !== '' && suffix !== '%' && !/\p{Sc}/u.test(suffix);
   const unit = known ? (unitOfMeasure(suffix)?.code ?? UNIT_WORDS[suffix.toLowerCase()] ?? null) : null;
   if (known && unit === null && !/^[A-Z]{3}$/.test(suffix)) return null;
-  return { value: plain(value), unit, percent: suffix === '%' };
+  return { value, unit, percent: suffix === '%' };
 }
 
 const UNIT_WORDS: Record<string, string> = {
@@ -79,36 +80,45 @@ function readTime(text: string, sign: DecimalSign): ReadNumber | null {
   if (!match) return null;
   const hours = readPlain(match[1] ?? '', sign);
   if (hours === null) return null;
-  return { value: plain(hours.mul(60).plus(match[2] ?? 0)), unit: 'min', percent: false };
+  return { value: plain(new Decimal(hours).mul(60).plus(match[2] ?? 0)), unit: 'min', percent: false };
 }
 
-function readExpression(text: string, sign: DecimalSign): DecimalValue | null {
+function readExpression(text: string, sign: DecimalSign): string | null {
   const [left = '', operator, right] = text.split(/\s*([/x*×])\s*/);
   const first = readPlain(left, sign);
   if (first === null || operator === undefined || right === undefined) return first;
   const second = readPlain(right, sign);
   if (second === null) return null;
-  if (operator === '/') return second.isZero() ? null : first.div(second);
-  return first.mul(second);
+  if (operator === '/') return Number(second) === 0 ? null : plain(new Decimal(first).div(second));
+  return plain(new Decimal(first).mul(second));
 }
 
-function readPlain(text: string, sign: DecimalSign): DecimalValue | null {
+/** One number as decimal text, with the digits after the point that were typed. */
+function readPlain(text: string, sign: DecimalSign): string | null {
   const packed = text.replace(/[ ']/g, '');
-  const points = packed.split(/[.,]/).length - 1;
-  if (points === 0) return /^-?\d+$/.test(packed) ? new Decimal(packed) : null;
-  const last = Math.max(packed.lastIndexOf('.'), packed.lastIndexOf(','));
-  const other = packed.includes('.') && packed.includes(',');
-  const isGroup = !other && packed.length - last - 1 === 3 && (points > 1 || packed[last] !== sign);
-  const isDecimal = other || !isGroup;
-  if (isDecimal && points > 1 && !other) return null;
-  const whole = (isDecimal ? packed.slice(0, last) : packed).replace(/[.,]/g, '');
-  const fraction = isDecimal ? packed.slice(last + 1) : '';
-  return /^-?\d*$/.test(whole) && /^\d*$/.test(fraction)
-    ? new Decimal(`${whole === '' || whole === '-' ? `${whole}0` : whole}.${fraction || '0'}`)
-    : null;
+  const signs = packed.replace(/[^.,]/g, '');
+  const last = signs.at(-1) ?? sign;
+  const isGrouping = signs.length > 1 ? /^(.)\1+$/.test(signs) : last !== sign && /^-?\d{1,3}[.,]\d{3}$/.test(packed);
+  const [whole = '', fraction = ''] = isGrouping ? [packed] : cutAt(packed, packed.lastIndexOf(last));
+  const grouped = whole.split(/[.,]/);
+  if (
+    grouped.slice(1).some((group) => group.length !== 3) ||
+    (grouped.length > 1 && (grouped[0] ?? '').replace('-', '').length > 3)
+  )
+    return null;
+  if (!isGrouping && grouped.length > 1 && whole.includes(last)) return null;
+  const digits = grouped.join('');
+  if (!/^-?\d*$/.test(digits) || !/^\d*$/.test(fraction) || !/\d/.test(digits + fraction)) return null;
+  const value = new Decimal(`${digits.replace(/^-?$/, (minus) => `${minus}0`)}.${fraction || '0'}`);
+  return fraction.length > MOST_DIGITS || value.isZero() ? plain(value) : value.toFixed(fraction.length);
 }
+
+const cutAt = (text: string, index: number): [string, string] =>
+  index < 0 ? [text, ''] : [text.slice(0, index), text.slice(index + 1)];
+
+const MOST_DIGITS = 12;
 
 function plain(value: DecimalValue): string {
-  const text = value.toDecimalPlaces(12).toFixed();
+  const text = value.toDecimalPlaces(MOST_DIGITS).toFixed();
   return text === '-0' ? '0' : text;
 }

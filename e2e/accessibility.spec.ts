@@ -1,0 +1,46 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { baseUrl, openDemo } from './app.js';
+
+const SCREENS = [
+  '',
+  '/buy',
+  '/make',
+  '/make/grades',
+  '/run',
+  '/sell',
+  '/sell/channels',
+  '/plan',
+  '/loose-ends',
+  '/history',
+  '/settings',
+];
+
+for (const theme of ['light', 'dark']) {
+  test(`no screen has a serious fault of accessibility, in ${theme}`, async ({ page }) => {
+    // Looking over every element of every screen takes its time.
+    test.setTimeout(240_000);
+    await page.addInitScript((chosen) => localStorage.setItem('nuvar-theme', chosen), theme);
+    await page.goto(baseUrl());
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    const found: string[] = [];
+    const look = async (screen: string) => {
+      const { violations } = await new AxeBuilder({ page }).exclude('option').analyze();
+      for (const { id, impact, nodes } of violations) {
+        if (impact === 'serious' || impact === 'critical')
+          found.push(`${screen}: ${id}: ${nodes[0]?.html.slice(0, 160) ?? ''}`);
+      }
+    };
+    await look('/sign-in');
+    await openDemo(page);
+    const book = page.url();
+    for (const screen of SCREENS) {
+      await page.goto(`${book}${screen}`);
+      await expect(page.getByRole('link', { name: /loose ends?$/ }).first()).toBeVisible();
+      await page.waitForTimeout(400);
+      if (screen === '/sell') await page.getByRole('button', { name: '7.91' }).first().click();
+      await look(screen);
+    }
+    expect(found).toEqual([]);
+  });
+}

@@ -1,0 +1,89 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { cell, goTo, newPersonWithBook, openDemo, region, type } from './app.js';
+
+test('a block pasted from a spreadsheet is previewed, taken in as one change, and taken back by one undo', async ({
+  page,
+}) => {
+  await newPersonWithBook(page, 'Paste Place');
+  await goTo(page, 'Buy');
+  await cell(page, 'Material', 'new row').evaluate((input) => {
+    const data = new DataTransfer();
+    data.setData(
+      'text/plain',
+      'Rye flour\tingredient\tMill\t25\tkg\t31,50\nSalt\tingredient\tMill\t1\tkg\t0.90\nBags\tpackaging\tFold\t500\tpiece\tmany\n',
+    );
+    input.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  const dialog = page.getByRole('dialog', { name: 'Paste 3 rows' });
+  await expect(dialog).toContainText('"many" is not a number that can be read');
+  await dialog.getByRole('button', { name: 'Take in 2 rows, leave out 1' }).click();
+  await expect(cell(page, 'Price, EUR', 'Rye flour')).toHaveValue('31.50');
+  await expect(page.getByRole('button', { name: '1.2600' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(cell(page, 'Material', 'Rye flour')).toHaveCount(0);
+  await expect(cell(page, 'Material', 'Salt')).toHaveCount(0);
+});
+
+test('what is wrong is said at its field, and nothing of it is stored', async ({ page }) => {
+  await newPersonWithBook(page, 'Strict Shop');
+  await goTo(page, 'Make');
+  await type(page, 'Product', 'new row', 'Cup');
+  const product = region(page, 'Cup');
+  const refuse = async (label: string, text: string, sentence: string) => {
+    const field = product.getByLabel(label);
+    const before = await field.inputValue();
+    await field.fill(text);
+    await field.press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: sentence })).toBeVisible();
+    await field.press('Escape');
+    await expect(field).toHaveValue(before);
+  };
+  await refuse('Comes out good', '0', 'Yield must be more than 0.');
+  await refuse('Comes out good', '105', 'The yield of pieces cannot be over 100 %');
+  await refuse('One batch starts', '-3', 'Batch size must be more than 0.');
+  await refuse('One batch starts', 'a few', 'is not a number that can be read');
+  await refuse('Name', ' ', 'Name cannot be empty.');
+  await type(page, 'Product', 'new row', 'cup');
+  await expect(page.getByRole('alert').filter({ hasText: 'There is already a product called "cup".' })).toBeVisible();
+  await cell(page, 'Product', 'new row').press('Escape');
+
+  await type(page, 'Product', 'new row', 'Saucer');
+  await cell(page, 'Material or component', 'new row').fill('Cup');
+  await cell(page, 'Material or component', 'new row').press('Enter');
+  await page.locator('input[value="Cup"]').first().click();
+  await expect(region(page, 'Cup')).toBeVisible();
+  await cell(page, 'Material or component', 'new row').fill('Saucer');
+  await cell(page, 'Material or component', 'new row').press('Enter');
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'A product cannot contain itself: Cup → Saucer → Cup.' }),
+  ).toBeVisible();
+});
+
+test('every grid goes out as CSV, and a book goes out as a file and comes in again', async ({ page }) => {
+  await openDemo(page);
+  await goTo(page, 'Buy');
+  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'CSV' }).click()]);
+  const lines = readFileSync(await csv.path(), 'utf8').split('\r\n');
+  expect(lines[0]).toContain('Material,Kind,Supplier');
+  expect(lines[1]).toBe('White stoneware clay,ingredient,Harrowmere Clays,12.5,kg,13.75,kg,1.1');
+
+  await page.getByRole('link', { name: 'Quillfern Pottery' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save the book file' }).click(),
+  ]);
+  await page.goto(new URL('/books', page.url()).href);
+  await page.getByLabel('Book file').setInputFiles(await file.path());
+  await expect(page.getByRole('heading', { name: 'Which products earn' })).toBeVisible();
+  const mug = page.getByRole('row', { name: /Everyday mug/ });
+  await expect(mug).toContainText('1,897.28');
+
+  await page.goto(new URL('/books', page.url()).href);
+  await page.getByLabel('Book file').setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"nuvar-book","version":1,"rows":{"settings":[{}]}}'),
+  });
+  await expect(page.getByRole('alert')).toContainText('Name of the book must be text.');
+});

@@ -1,0 +1,38 @@
+import { expect, test } from '@playwright/test';
+import { cell, goTo, newPersonWithBook, saved, type } from './app.js';
+import { startServer } from './server.js';
+
+test('edits made while the server is stopped arrive when it is back, also after a reload', async ({ page }) => {
+  const server = await startServer();
+  try {
+    await newPersonWithBook(page, 'Storm Proof', server.url);
+    await goTo(page, 'Buy');
+    await type(page, 'Material', 'new row', 'Wool');
+    await saved(page);
+
+    await server.stop();
+    await type(page, 'Pack', 'Wool', '2 kg');
+    await type(page, 'Price, EUR', 'Wool', '36');
+    await expect(
+      page.getByText(/The server does not answer\. You can go on working\. \d edits are kept/),
+    ).toBeVisible();
+    await expect(page.getByRole('button', { name: '18.0000' }).first()).toBeVisible();
+    await server.start();
+    await saved(page);
+
+    await server.stop();
+    await type(page, 'Material', 'new row', 'Buttons');
+    await expect(page.getByText(/One edit is kept/)).toBeVisible();
+    await server.start();
+    await page.reload();
+    await expect(cell(page, 'Material', 'Buttons')).toBeVisible();
+    await saved(page);
+
+    await page.evaluate(() => indexedDB.deleteDatabase('nuvar-outbox'));
+    await page.reload();
+    await expect(cell(page, 'Material', 'Buttons')).toBeVisible();
+    await expect(cell(page, 'Price, EUR', 'Wool')).toHaveValue('36');
+  } finally {
+    await server.stop();
+  }
+});

@@ -1,0 +1,74 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import { baseUrl, cell, goTo, newPersonWithBook, saved, type } from './app.js';
+
+/** A second person who signs in on a machine of their own. */
+async function secondPerson(browser: Browser, book: string): Promise<{ page: Page; email: string }> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const { email } = await newPersonWithBook(page, book);
+  return { page, email };
+}
+
+async function takeIn(page: Page, email: string, role: string): Promise<void> {
+  await page.goto(`${page.url().split('/').slice(0, 5).join('/')}/settings`);
+  await page.getByLabel('E-mail address of an account').fill(email);
+  await page.locator('select[name=role]').selectOption(role);
+  await page.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByText(email)).toBeVisible();
+}
+
+test('two people see each other edit; where both changed one field, the later one chooses', async ({
+  page,
+  browser,
+}) => {
+  await newPersonWithBook(page, 'Shared Shelf');
+  await goTo(page, 'Buy');
+  await type(page, 'Material', 'new row', 'Jam');
+  await type(page, 'Price, EUR', 'Jam', '10');
+  await saved(page);
+  const other = await secondPerson(browser, 'A Book Apart');
+  await takeIn(page, other.email, 'editor');
+  await goTo(page, 'Buy');
+  await other.page.goto(page.url());
+  await expect(cell(other.page, 'Price, EUR', 'Jam')).toHaveValue('10');
+
+  await type(page, 'Price, EUR', 'Jam', '11');
+  await expect(cell(other.page, 'Price, EUR', 'Jam')).toHaveValue('11');
+
+  // The second person's edit is held back on its way, as on a slow line, while the first changes the same field.
+  let letGo: () => void = () => undefined;
+  const held = new Promise<void>((done) => (letGo = done));
+  await other.page.route('**/changes', async (route) => {
+    if (route.request().method() === 'POST') await held;
+    await route.continue();
+  });
+  await type(other.page, 'Price, EUR', 'Jam', '13');
+  await type(page, 'Price, EUR', 'Jam', '12');
+  await saved(page);
+  letGo();
+  const dialog = other.page.getByRole('dialog', { name: 'Somebody else was faster' });
+  await expect(dialog).toContainText('Theirs: 12');
+  await dialog.getByLabel('Yours: 13').check();
+  await dialog.getByRole('button', { name: 'Go on with this' }).click();
+  await expect(cell(page, 'Price, EUR', 'Jam')).toHaveValue('13');
+  await saved(other.page);
+});
+
+test('a reader looks but cannot edit, and a book that is not yours does not exist for you', async ({
+  page,
+  browser,
+}) => {
+  await newPersonWithBook(page, 'Reading Room');
+  await goTo(page, 'Buy');
+  await type(page, 'Material', 'new row', 'Paper');
+  await saved(page);
+  const address = page.url();
+  const other = await secondPerson(browser, 'Elsewhere');
+  await other.page.goto(address);
+  await expect(other.page.getByRole('heading', { name: 'There is no such book for you' })).toBeVisible();
+
+  await takeIn(page, other.email, 'reader');
+  await other.page.goto(address);
+  await expect(cell(other.page, 'Material', 'Paper')).toHaveAttribute('readonly', '');
+  await expect(cell(other.page, 'Material', 'new row')).toHaveCount(0);
+  expect(baseUrl()).not.toBe('');
+});

@@ -1,0 +1,88 @@
+import { expect, test } from '@playwright/test';
+import { cell, goTo, openCopyOfDemo, openDemo, region } from './app.js';
+
+test('a price opens down to the pack price, which is changed right there and taken back', async ({ page }) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Sell');
+  await page.getByRole('link', { name: 'Breakfast bowl', exact: true }).click();
+  await page.getByRole('link', { name: 'Its cost' }).click();
+  await goTo(page, 'Sell');
+  const legend = page.getByRole('list', { name: 'Parts of a price' });
+  await page.getByRole('link', { name: 'Breakfast bowl', exact: true }).click();
+  const before = await legend.getByRole('listitem').filter({ hasText: 'Materials' }).getByRole('button').innerText();
+  await page
+    .getByRole('table')
+    .last()
+    .getByRole('row', { name: /contribution is zero/ })
+    .getByRole('button')
+    .click();
+
+  const panel = page.getByRole('complementary', { name: 'Workings' });
+  for (const part of [
+    'Price with tax',
+    'Price before tax',
+    'To be covered',
+    'Prime cost',
+    'Direct materials',
+    'Materials',
+    'Materials per batch',
+    /^Cost per batch, Speckled/,
+    /^Price per base unit/,
+    'Pack price',
+  ]) {
+    await panel.getByRole('list', { name: 'Made from' }).getByRole('button', { name: part }).first().click();
+  }
+  await panel.getByRole('textbox', { name: 'Pack price' }).fill('35.80');
+  await panel.getByRole('textbox', { name: 'Pack price' }).press('Enter');
+  await expect(legend.getByRole('listitem').filter({ hasText: 'Materials' }).getByRole('button')).not.toHaveText(
+    before,
+  );
+
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(legend.getByRole('listitem').filter({ hasText: 'Materials' }).getByRole('button')).toHaveText(before);
+  await expect(
+    page.getByText(/Taken back: Speckled stoneware clay \(supplier price\): pack price 17\.90 → 35\.80/),
+  ).toBeVisible();
+});
+
+test('a pinned working follows its figure while an input is changed elsewhere', async ({ page }) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Make');
+  await page.locator('input[value="Gift set, two mugs"]').first().click();
+  await region(page, 'Cost card')
+    .getByRole('row', { name: /^Full cost/ })
+    .getByRole('button')
+    .first()
+    .click();
+  const panel = page.getByRole('complementary', { name: 'Workings' });
+  await panel.getByRole('button', { name: 'Pin' }).click();
+  const lead = panel.getByRole('paragraph').filter({ hasText: 'EUR per piece' });
+  const before = await lead.innerText();
+  await goTo(page, 'Run');
+  await cell(page, 'Amount, EUR', 'Studio rent').fill('2900');
+  await cell(page, 'Amount, EUR', 'Studio rent').press('Enter');
+  await expect(lead).not.toHaveText(before);
+  await page.keyboard.press('Control+z');
+  await expect(lead).toHaveText(before);
+});
+
+test('what is missing is said in words, half a cost is shown as half, and the loose end leads to the field', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page
+    .getByRole('link', { name: /loose ends$/ })
+    .first()
+    .click();
+  const end = page.getByRole('listitem').filter({ hasText: 'No price yet for Cobalt oxide' });
+  await expect(end).toContainText('Cobalt side plate');
+  await end.getByRole('link', { name: 'Settle it' }).click();
+  await expect(cell(page, 'Price, EUR', 'Cobalt oxide')).toBeFocused();
+
+  await goTo(page, 'Make');
+  await page.locator('input[value="Cobalt side plate"]').first().click();
+  const card = region(page, 'Cost card');
+  await expect(card.getByRole('row', { name: /^Full cost/ })).toContainText('+ ?');
+  await expect(page.getByRole('list', { name: 'Still missing' })).toContainText('no price yet for Cobalt oxide');
+  await expect(page.locator('body')).not.toContainText(/NaN|Infinity|undefined|\[object/);
+});
