@@ -4,6 +4,7 @@ import { ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsController } from './accounts/accounts.controller.js';
 import { AccountsService } from './accounts/accounts.service.js';
+import { SessionPool } from './accounts/session.js';
 import { signInLimit } from './accounts/throttling.js';
 import { Tries } from './accounts/tries.js';
 import { BookEvents } from './book/book-events.service.js';
@@ -37,6 +38,7 @@ export class AppModule {
         MembershipService,
         BookEvents,
         DemoService,
+        { provide: SessionPool, useFactory: () => new SessionPool({ connectionString: databaseUrl, max: 5 }) },
         { provide: APP_FILTER, useClass: ProblemFilter },
       ],
     };

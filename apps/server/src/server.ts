@@ -6,9 +6,8 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
-import { Pool } from 'pg';
 import { pinoHttp } from 'pino-http';
-import { sessions } from './accounts/session.js';
+import { SessionPool, sessions } from './accounts/session.js';
 import { AppModule } from './app.module.js';
 import { BookEvents } from './book/book-events.service.js';
 import { DemoService } from './demo/demo.service.js';
@@ -33,7 +32,6 @@ export async function makeServer({
     bodyParser: false,
     logger: frameworkLog,
   });
-  const sessionPool = new Pool({ connectionString: databaseUrl, max: 5 });
   app.set('trust proxy', 'loopback');
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: log.level !== 'silent' }));
@@ -63,14 +61,13 @@ export async function makeServer({
     response.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api', sessions(sessionPool, sessionSecret));
+  app.use('/api', sessions(app.get(SessionPool), sessionSecret));
   serveOpenApi(app);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);
   app.enableShutdownHooks();
   await app.init();
   await app.get(BookEvents).listen(databaseUrl);
   await app.get(DemoService).loadIfEmpty();
-  app.getHttpServer().on('close', () => void sessionPool.end());
   return app;
 }
 

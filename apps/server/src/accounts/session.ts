@@ -1,11 +1,20 @@
 import connectPgSimple from 'connect-pg-simple';
 import type { RequestHandler } from 'express';
 import session from 'express-session';
-import type { Pool } from 'pg';
+import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
+import { Pool } from 'pg';
 
 declare module 'express-session' {
   interface SessionData {
     userId: string;
+  }
+}
+
+/** The connections of the session store; they end with the application. */
+@Injectable()
+export class SessionPool extends Pool implements OnApplicationShutdown {
+  onApplicationShutdown(): Promise<void> {
+    return this.end();
   }
 }
 

@@ -171,28 +171,33 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
           </thead>
           <tbody>
             {first > 0 && <tr style={{ height: first * ROW_HEIGHT }} />}
-            {rows.slice(first, last).map((row) => (
-              <GridRow
-                key={row.id}
-                row={row}
-                id={row.id}
-                {...rowProps}
-                selected={row.id === selected}
-                write={(text, column) => write(row, text, column)}
-              />
-            ))}
-            {last < rows.length && <tr style={{ height: (rows.length - last) * ROW_HEIGHT }} />}
-            {canWrite && (
-              <GridRow
-                key={blank.id}
-                row={null}
-                id={blank.id}
-                {...rowProps}
-                selected={false}
-                texts={blank.texts}
-                write={writeBlank}
-              />
-            )}
+            {[
+              ...rows
+                .slice(first, last)
+                .map((row) => (
+                  <GridRow
+                    key={row.id}
+                    row={row}
+                    id={row.id}
+                    {...rowProps}
+                    selected={row.id === selected}
+                    write={(text, column) => write(row, text, column)}
+                  />
+                )),
+              last < rows.length && <tr key="below" style={{ height: (rows.length - last) * ROW_HEIGHT }} />,
+              // One list with the rows above: the empty row becomes one of them under its key, and keeps the focus.
+              canWrite && (
+                <GridRow
+                  key={blank.id}
+                  row={null}
+                  id={blank.id}
+                  {...rowProps}
+                  selected={false}
+                  texts={blank.texts}
+                  write={writeBlank}
+                />
+              ),
+            ]}
           </tbody>
         </table>
         {rows.length === 0 && empty !== undefined && <p className="empty">{empty}</p>}

@@ -1,0 +1,98 @@
+import { newId } from '@nuvar/book';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import request from 'supertest';
+import { DataSource } from 'typeorm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { codesOf, PASSWORD, signUp, testServer } from '../testing/client.js';
+
+let app: NestExpressApplication;
+
+beforeAll(async () => {
+  app = await testServer();
+});
+afterAll(() => app.close());
+
+describe('accounts', () => {
+  it('keep passwords as argon2id hashes only, and sessions behind an http-only cookie in the database', async () => {
+    const person = await signUp(app);
+    const rows: { password_hash: string }[] = await app
+      .get(DataSource)
+      .query('SELECT password_hash FROM users WHERE email = $1', [person.email]);
+    expect(rows[0]?.password_hash).toMatch(/^\$argon2id\$/);
+    const answer = await request(app.getHttpServer())
+      .post('/api/session')
+      .send({ email: person.email.toUpperCase(), password: PASSWORD })
+      .expect(200);
+    const cookie = String(answer.get('set-cookie'));
+    expect(cookie).toMatch(/HttpOnly/);
+    expect(cookie).toMatch(/SameSite=Lax/);
+    const signedIn = await request(app.getHttpServer()).get('/api/books').set('cookie', cookie);
+    expect(signedIn.status).toBe(200);
+    await request(app.getHttpServer()).delete('/api/session').set('cookie', cookie).expect(200);
+    await request(app.getHttpServer()).get('/api/books').set('cookie', cookie).expect(401);
+  });
+
+  it('outlive a restart of the server', async () => {
+    const person = await signUp(app);
+    const answer = await request(app.getHttpServer())
+      .post('/api/session')
+      .send({ email: person.email, password: PASSWORD })
+      .expect(200);
+    const again = await testServer();
+    const session = await request(again.getHttpServer())
+      .get('/api/session')
+      .set('cookie', String(answer.get('set-cookie')));
+    await again.close();
+    expect(session.body).toMatchObject({ user: { email: person.email } });
+  });
+
+  it.each([
+    [{ name: 'A', email: 'no address', password: PASSWORD }, 'email'],
+    [{ name: 'A', email: 'a@example.test', password: 'short' }, 'password'],
+    [{ name: ' ', email: 'a@example.test', password: PASSWORD }, 'name'],
+    [{ name: 'A', email: 'a@example.test', password: PASSWORD, admin: 'yes' }, 'admin'],
+    [{ name: 'x'.repeat(10_000), email: 'a@example.test', password: PASSWORD }, 'name'],
+    [{ name: 'A', email: { $ne: '' }, password: PASSWORD }, 'email'],
+  ])('are refused with the field: %o', async (body, field) => {
+    const answer = await request(app.getHttpServer()).post('/api/accounts').send(body).expect(422);
+    expect((answer.body as { problems: { field: string }[] }).problems[0]?.field).toBe(field);
+  });
+
+  it('slow down whoever tries passwords, and say the same for an unknown address', async () => {
+    const person = await signUp(app);
+    const guess = (email: string) =>
+      request(app.getHttpServer()).post('/api/session').send({ email, password: 'a wrong password' });
+    const [known, unknown] = [
+      await guess(person.email).expect(401),
+      await guess(`${newId()}@example.test`).expect(401),
+    ];
+    expect(known.body).toEqual(unknown.body);
+    const statuses: number[] = [];
+    for (let tries = 0; tries < 11; tries += 1) statuses.push((await guess(person.email)).status);
+    expect(statuses).toContain(429);
+  });
+
+  it('are protected against requests that another site makes a browser send', async () => {
+    const person = await signUp(app);
+    const foreign = await person.post('/api/books', { name: 'Forged' }).set('sec-fetch-site', 'cross-site').expect(403);
+    expect(codesOf(foreign)).toEqual(['cross-site']);
+    await person.post('/api/books', { name: 'Forged' }).set('origin', 'http://elsewhere.example').expect(403);
+    await person.post('/api/books', { name: 'Own' }).set('sec-fetch-site', 'same-origin').expect(201);
+  });
+});
+
+describe('the server', () => {
+  it('says how it is, describes its API, and answers 404 in the same form as everything else', async () => {
+    const server = app.getHttpServer();
+    await request(server).get('/api/health').expect(200, { status: 'ok' });
+    const document = (await request(server).get('/api/docs-json').expect(200)).body as {
+      paths: object;
+      components: { schemas: Record<string, { properties: object }> };
+    };
+    expect(Object.keys(document.paths)).toContain('/api/books/{id}/changes');
+    expect(document.components.schemas.Material?.properties).toHaveProperty('baseUnit');
+    expect(codesOf(await request(server).get('/api/nowhere').expect(404))).toEqual(['not-found']);
+    const headers = (await request(server).get('/api/health')).headers;
+    expect(headers['content-security-policy']).toContain("script-src 'self'");
+  });
+});

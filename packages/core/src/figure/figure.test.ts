@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest';
+import { NUMBER, PERCENT, unit } from '../quantity/index.js';
+import { amount, DAY, evaluated, workshop } from '../testing/evaluated.js';
+import {
+  constant,
+  difference,
+  gap,
+  missing,
+  percentOf,
+  product,
+  quotient,
+  shareOf,
+  slopes,
+  sum,
+  wholeOf,
+} from './index.js';
+
+const EUR = unit('EUR');
+const euros = (amount: string) => constant('money', amount, EUR, 'example');
+const unknown = missing({ name: 'unknown', unit: EUR }, gap('no-price', null, { subject: 'salt' }));
+
+describe('figures', () => {
+  it('of different units cannot be added or compared: that is a fault of the program', () => {
+    const kilos = constant('weight', '1', unit('kg'), 'example');
+    for (const mix of [
+      () => sum('both', EUR, [euros('1'), kilos]),
+      () => difference('both', euros('1'), kilos),
+      () => shareOf('both', kilos, euros('1')),
+    ]) {
+      expect(mix).toThrow(expect.objectContaining({ code: 'units-differ' }));
+    }
+  });
+
+  it('let gaps travel up: a sum is partial and says so, nothing else is worked out of something partial', () => {
+    const half = sum('cost', EUR, [euros('3'), unknown]);
+    expect(half.amount?.toFixed()).toBe('3');
+    expect(half.gaps.map((each) => each.code)).toEqual(['no-price']);
+    expect(product('twice', half, constant('two', '2', NUMBER, 'example')).amount?.toFixed()).toBe('6');
+    expect(percentOf('part', constant('ten', '10', PERCENT, 'example'), half).amount?.toFixed()).toBe('0.3');
+    for (const of of [
+      difference('profit', euros('9'), half),
+      shareOf('margin', half, euros('9')),
+      quotient('ratio', euros('9'), half),
+      product('square', half, half),
+    ]) {
+      expect(of.amount).toBeNull();
+      expect(of.gaps).toHaveLength(1);
+    }
+    expect(sum('unknown', EUR, [unknown]).amount).toBeNull();
+    expect(sum('nothing', EUR, []).amount?.toFixed()).toBe('0');
+  });
+
+  it('never divide by zero', () => {
+    for (const of of [
+      quotient('a', euros('1'), euros('0')),
+      shareOf('b', euros('1'), euros('0')),
+      wholeOf('c', euros('1'), constant('none', '0', PERCENT, 'example')),
+    ]) {
+      expect(of.amount).toBeNull();
+      expect(of.gaps[0]?.code).toBe('divided-by-nothing');
+    }
+  });
+});
+
+describe('slopes', () => {
+  it('are what a small step of each input really does, rounding and choices aside', () => {
+    const { rows, point } = workshop({
+      channel: { feePercent: '3', feePerOrder: '0.30', unitsPerOrder: '1.6' },
+      pricePoint: { taxPercent: '20', taxInside: true, discountPercent: '5', price: '30' },
+      billLine: { lossPercent: '8' },
+      product: { batchSize: '12', yieldPercent: '92' },
+    });
+    const evaluation = evaluated(rows);
+    const key = `pricePoint/${point}/profit`;
+    const profit = evaluation.figure(key);
+    if (profit?.amount == null) throw new RangeError('The example has a profit.');
+    const found = slopes(profit);
+    expect(found.length).toBeGreaterThan(15);
+    for (const { input, slope } of found) {
+      const { kind, id, field } = input.place ?? { kind: 'settings', id: '', field: '' };
+      if (input.unit.text.startsWith('month')) continue;
+      const step = '0.000001';
+      evaluation.override([{ kind, id, field, value: input.amount?.plus(step).toFixed() ?? null }]);
+      const moved = evaluation.figure(key)?.amount?.minus(profit.amount).div(step);
+      expect(Number(moved?.minus(slope).toFixed()), `${input.name} of ${input.subject}`).toBeCloseTo(0, 4);
+    }
+    evaluation.override([]);
+    expect(amount(evaluation, key)).toBe(profit.amount.toDecimalPlaces(20).toFixed());
+    expect(evaluation.asOf).toBe(DAY);
+  });
+});

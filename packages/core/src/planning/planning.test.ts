@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import { amount, evaluated, rowsOf } from '../testing/evaluated.js';
+
+/** A product of a given variable cost and price against a fixed cost a month. */
+function breakEven(
+  price: string,
+  variableCost: string,
+  fixedCost: string,
+  figure: string,
+  against = 'breakEvenOfBook',
+): string {
+  let candidate = '';
+  const rows = rowsOf((book) => {
+    book.add('settings', { name: 'Example', openDaysPerMonth: '20', pricesIncludeTax: false });
+    const productId = book.add('product', { name: 'Package', plannedUnitsPerMonth: '10' });
+    book.add('otherCost', { productId, name: 'Bought in', amount: variableCost });
+    book.add('runningCost', { name: 'Booth', amount: fixedCost });
+    const channelId = book.add('channel', { name: 'Fair' });
+    candidate = book.add('candidatePrice', { productId, channelId, price });
+  });
+  return amount(evaluated(rows), `${against}/${candidate}/${figure}`);
+}
+
+describe('break-even', () => {
+  // Horngren, Datar & Rajan, Cost Accounting, chapter 3 (figures from memory, recomputed: 2,000 / (200 - 120) = 25).
+  it('of software packages at 200, bought at 120, with a booth of 2,000: 25 packages, 5,000 of revenue', () => {
+    expect(breakEven('200', '120', '2000', 'units')).toBe('25');
+    expect(breakEven('200', '120', '2000', 'revenue')).toBe('5000');
+    expect(breakEven('200', '120', '2000', 'unitsPerOpenDay')).toBe('1.25');
+  });
+
+  it('and with 1,200 to be earned on top of it: 40 packages', () => {
+    expect(breakEven('200', '120', '3200', 'units')).toBe('40');
+  });
+
+  it('is exact and rounded up to whole units (common practice), revenue at both', () => {
+    expect(breakEven('12', '5', '100', 'exactUnits').slice(0, 9)).toBe('14.285714');
+    expect(breakEven('12', '5', '100', 'units')).toBe('15');
+    expect(breakEven('12', '5', '100', 'revenue')).toBe('180');
+    expect(Number(breakEven('12', '5', '100', 'exactRevenue'))).toBeCloseTo(1200 / 7, 10);
+  });
+
+  it('is said in words where there is none', () => {
+    expect(breakEven('5', '5', '100', 'units')).toBe('never-breaks-even');
+    expect(breakEven('4', '5', '100', 'units')).toBe('loses-each-sale');
+    expect(breakEven('5', '5', '0', 'units')).toBe('breaks-even-at-any-volume');
+    expect(breakEven('6', '5', '0', 'units')).toBe('0');
+    expect(breakEven('0', '5', '100', 'units')).toBe('loses-each-sale');
+  });
+
+  it('against the share of the product is a gap where nothing is shared out to it', () => {
+    expect(breakEven('12', '5', '100', 'units', 'breakEvenOfShare')).toBe('no-labour-hours');
+  });
+});

@@ -1,0 +1,74 @@
+import { readBookFile, rowsByKind, type BookRows, type Kind } from '@nuvar/book';
+import { bookBuilder, quillfernPottery, type BookBuilder } from '@nuvar/book/demo';
+import { evaluate, type Evaluation } from '../evaluate/index.js';
+import { CoreError } from '../number/index.js';
+
+/** The day on which the examples are worked out. */
+export const DAY = '2026-11-25';
+
+/** A book of which every row is held against its class, as the application holds it. */
+export function rowsOf(build: (book: BookBuilder) => void): BookRows {
+  const book = bookBuilder();
+  build(book);
+  return checked(book.file());
+}
+
+export function demoRows(): BookRows {
+  return checked(quillfernPottery());
+}
+
+function checked(file: unknown): BookRows {
+  const rows = readBookFile(file);
+  if (Array.isArray(rows)) throw new CoreError('unknown-figure', rows.map((each) => each.sentence).join(' '));
+  return rows as BookRows;
+}
+
+export function evaluated(rows: BookRows, asOf = DAY): Evaluation {
+  return evaluate(rowsByKind(rows), asOf);
+}
+
+/** The amount of a published figure as a plain decimal, or its first gap. */
+export function amount(evaluation: Evaluation, key: string): string {
+  const figure = evaluation.figure(key);
+  return figure?.amount?.toDecimalPlaces(20).toFixed() ?? figure?.gaps[0]?.code ?? 'no such figure';
+}
+
+/** A small workshop: one product of one material, an hour of work, rent, a channel and a price. */
+export interface Workshop {
+  readonly rows: BookRows;
+  readonly product: string;
+  readonly material: string;
+  readonly price: string;
+  readonly line: string;
+  readonly point: string;
+  readonly channel: string;
+  readonly settings: string;
+}
+
+type Fields = Record<string, unknown>;
+
+/** Builds it, with fields of its rows set otherwise where an example wants it so. */
+export function workshop(fields: Partial<Record<Kind, Fields>> = {}): Workshop {
+  const ids = {} as Record<'product' | 'material' | 'price' | 'line' | 'point' | 'channel' | 'settings', string>;
+  const rows = rowsOf((book) => {
+    const add = (kind: Kind, usual: Fields) => book.add(kind, { ...usual, ...fields[kind] });
+    ids.settings = add('settings', { name: 'Workshop', openDaysPerMonth: '20' });
+    ids.material = add('material', { name: 'Stuff', baseUnit: 'kg' });
+    ids.price = add('supplierPrice', {
+      materialId: ids.material,
+      packQuantity: '10',
+      packUnit: 'kg',
+      price: '40',
+      currency: 'EUR',
+      validFrom: '2026-01-01',
+    });
+    const gradeId = add('labourGrade', { name: 'Maker', wagePerHour: '20' });
+    ids.product = add('product', { name: 'Thing', plannedUnitsPerMonth: '100' });
+    ids.line = add('billLine', { productId: ids.product, materialId: ids.material, quantity: '500', unit: 'g' });
+    add('labourStep', { productId: ids.product, name: 'Make', gradeId, timeBasis: 'minutes per unit', time: '15' });
+    add('runningCost', { name: 'Rent', amount: '500' });
+    ids.channel = add('channel', { name: 'Shop' });
+    ids.point = add('pricePoint', { productId: ids.product, channelId: ids.channel, price: '20', taxInside: false });
+  });
+  return { rows, ...ids };
+}
