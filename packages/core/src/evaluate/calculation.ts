@@ -9,6 +9,8 @@ export interface Sheet {
   row<K extends Kind>(kind: K, id: string): RowOf<K> | undefined;
   /** The rows of a kind that point to a row, in the order of their position. */
   rowsOf<K extends Kind>(kind: K, field: string, id: string): readonly RowOf<K>[];
+  /** The ids of the rows of a kind that point to a row, in the order of their position; what the rows say is not read. */
+  idsOf(kind: Kind, field: string, id: string): readonly string[];
   /** All rows of a kind, in the order of their position, else in which they were made. */
   all<K extends Kind>(kind: K): readonly RowOf<K>[];
   settings(): RowOf<'settings'>;
@@ -22,7 +24,7 @@ export interface InputLeaf {
   readonly subject?: string;
   readonly unit: Unit;
   /** What to say where the field is empty. Fields that cannot be empty need none. */
-  readonly whenEmpty?: Gap;
+  readonly whenEmpty?: () => Gap;
 }
 
 /**

@@ -5,7 +5,6 @@ import type { Calculation } from './calculation.js';
  * Moments are counted: `changedAt` is when the value last became another, `checkedAt` when it was last known to be right.
  */
 export interface Cell {
-  readonly key: string;
   /** Null for a source. */
   readonly calculation: Calculation<unknown> | null;
   readonly id: string;
@@ -16,12 +15,14 @@ export interface Cell {
   stale: boolean;
   working: boolean;
   dependencies: Cell[];
-  readonly dependents: Set<Cell>;
+  /** While it is worked out: how many of its dependencies of last time have been read again, in the same order. */
+  readAgain: number;
+  /** On most cells one other depends, or none; there are many cells, and a set for each would weigh more than they do. */
+  dependents: Cell | Set<Cell> | null;
 }
 
-export function newCell(key: string, calculation: Calculation<unknown> | null, id: string): Cell {
+export function newCell(calculation: Calculation<unknown> | null, id: string): Cell {
   return {
-    key,
     calculation,
     id,
     value: undefined,
@@ -29,16 +30,35 @@ export function newCell(key: string, calculation: Calculation<unknown> | null, i
     checkedAt: 0,
     stale: calculation !== null,
     working: false,
+    readAgain: 0,
     dependencies: [],
-    dependents: new Set(),
+    dependents: null,
   };
+}
+
+export function hasDependent(cell: Cell, reader: Cell): boolean {
+  return cell.dependents === reader || (cell.dependents instanceof Set && cell.dependents.has(reader));
+}
+
+export function addDependent(cell: Cell, reader: Cell): void {
+  if (cell.dependents === null) cell.dependents = reader;
+  else if (cell.dependents instanceof Set) cell.dependents.add(reader);
+  else cell.dependents = new Set([cell.dependents, reader]);
+}
+
+export function removeDependent(cell: Cell, reader: Cell): void {
+  if (cell.dependents === reader) cell.dependents = null;
+  else if (cell.dependents instanceof Set) cell.dependents.delete(reader);
 }
 
 /** Marks everything that depends on a cell, however far up, as to be looked at. */
 export function markDependentsStale(cell: Cell): void {
-  for (const dependent of cell.dependents) {
-    if (dependent.stale) continue;
-    dependent.stale = true;
-    markDependentsStale(dependent);
-  }
+  if (cell.dependents instanceof Set) cell.dependents.forEach(markStale);
+  else if (cell.dependents !== null) markStale(cell.dependents);
+}
+
+function markStale(cell: Cell): void {
+  if (cell.stale) return;
+  cell.stale = true;
+  markDependentsStale(cell);
 }

@@ -1,3 +1,4 @@
+import type { Source } from './source-cells.js';
 import {
   bookRows,
   fieldsOf,
@@ -20,17 +21,13 @@ export interface Override {
 /** The rows of a book with overrides laid over them, and the names of what a write to a row touches. */
 export interface Sources {
   readonly rows: BookRows;
-  /** Applies writes to the book below and returns the keys of the sources that they touch. */
-  apply(writes: readonly Write[]): Set<string>;
-  /** Lays these overrides over the book in place of those before, and returns the keys of the sources touched. */
-  override(overrides: readonly Override[]): Set<string>;
+  /** Applies writes to the book below and returns the sources that they touch. */
+  apply(writes: readonly Write[]): Source[];
+  /** Lays these overrides over the book in place of those before, and returns the sources touched. */
+  override(overrides: readonly Override[]): Source[];
   /** The value of the book where an override stands in its place. */
   baseline(id: string, field: string): unknown;
 }
-
-export const rowKey = (kind: Kind, id: string) => `row ${kind}/${id}`;
-export const setKey = (kind: Kind, field: string, id: string) => `set ${kind}/${field}/${id}`;
-export const allKey = (kind: Kind) => `all ${kind}`;
 
 export function sourcesOf(book: Partial<RowsByKind>): Sources {
   const base = bookRows(book);
@@ -43,23 +40,23 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
       ? row
       : ({ ...row, ...Object.fromEntries(mine.map((each) => [each.field, each.value])) } as StoredRow);
   };
-  const touch = (touched: Set<string>, kind: Kind, before: StoredRow | null, after: StoredRow | null) => {
+  const touch = (touched: Source[], kind: Kind, before: StoredRow | null, after: StoredRow | null) => {
     const id = (after ?? before)?.id ?? '';
-    touched.add(rowKey(kind, id));
-    if (before === null || after === null) touched.add(allKey(kind));
+    touched.push({ kind, field: null, id });
+    if (before === null || after === null) touched.push({ kind, field: null, id: null });
     for (const { name, target } of fieldsOf(kind)) {
       const moved = before === null || after === null || fieldValue(before, name) !== fieldValue(after, name);
-      if (name === 'position' && moved) touched.add(allKey(kind));
+      if (name === 'position' && moved) touched.push({ kind, field: null, id: null });
       if (target === undefined) continue;
       const reordered =
         before !== null && after !== null && fieldValue(before, 'position') !== fieldValue(after, 'position');
       for (const row of moved || reordered ? [before, after] : []) {
         const pointsTo = row && fieldValue(row, name);
-        if (typeof pointsTo === 'string') touched.add(setKey(kind, name, pointsTo));
+        if (typeof pointsTo === 'string') touched.push({ kind, field: name, id: pointsTo });
       }
     }
   };
-  const put = (touched: Set<string>, kind: Kind, id: string) => {
+  const put = (touched: Source[], kind: Kind, id: string) => {
     const before = rows.row(kind, id) ?? null;
     const after = layOver(kind, id, base.row(kind, id) ?? null);
     rows.put(kind, id, after);
@@ -69,13 +66,13 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
   return {
     rows,
     apply(writes) {
-      const touched = new Set<string>();
+      const touched = [] as Source[];
       base.apply(writes);
       for (const write of writes) put(touched, write.kind, write.id);
       return touched;
     },
     override(overrides) {
-      const touched = new Set<string>();
+      const touched = [] as Source[];
       const affected = [...current, ...overrides];
       current = overrides;
       for (const each of affected) if (base.row(each.kind, each.id)) put(touched, each.kind, each.id);

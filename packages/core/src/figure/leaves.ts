@@ -19,7 +19,7 @@ export function input(
   leaf: Leaf,
   place: Place,
   value: string | number | null,
-  whenEmpty: Gap,
+  whenEmpty: () => Gap,
   baseline?: string,
 ): Figure {
   return {
@@ -28,7 +28,7 @@ export function input(
     subject: leaf.subject ?? '',
     unit: leaf.unit,
     amount: value === null ? null : decimal(value),
-    gaps: value === null ? [whenEmpty] : NO_GAPS,
+    gaps: value === null ? [whenEmpty()] : NO_GAPS,
     parts: NO_PARTS,
     place,
     note: baseline === undefined ? '' : `tried instead of ${baseline}`,

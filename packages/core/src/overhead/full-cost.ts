@@ -54,12 +54,9 @@ export function plannedUnits(sheet: Sheet, productId: string): Figure {
   const row = sheet.row('product', productId);
   const subject = row?.name ?? 'this product';
   const leaf = { name: 'Planned units per month', subject, unit: unit(row?.outputUnit ?? 'each').per(MONTH) };
-  const whenEmpty = gap(
-    'no-planned-units',
-    { kind: 'product', id: productId, field: 'plannedUnitsPerMonth' },
-    { subject },
-  );
+  const whenEmpty = () =>
+    gap('no-planned-units', { kind: 'product', id: productId, field: 'plannedUnitsPerMonth' }, { subject });
   return row === undefined
-    ? missing(leaf, whenEmpty)
+    ? missing(leaf, whenEmpty())
     : sheet.input('product', row, 'plannedUnitsPerMonth', { ...leaf, whenEmpty });
 }

@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
 import { DAY, MONTH, money, WEEK, YEAR } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { choice, constant, gap, missing, product, quotient, type Figure } from '../figure/index.js';
+import { choice, constant, gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { addMonths } from './months.js';
 import { MONTHS_A_YEAR, openDays, WEEKS_A_YEAR } from './open-days.js';
@@ -38,11 +38,8 @@ export const runningCost: Calculation<{ perMonth: Figure; perOpenDay: Figure }> 
 
 function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
   const called = { name: 'Per month', subject: row.name };
-  const whenEmpty = gap(
-    'no-running-amount',
-    { kind: 'runningCost', id: row.id, field: 'amount' },
-    { subject: row.name },
-  );
+  const whenEmpty = () =>
+    gap('no-running-amount', { kind: 'runningCost', id: row.id, field: 'amount' }, { subject: row.name });
   const every = (period: typeof MONTH) =>
     sheet.input('runningCost', row, 'amount', {
       name: 'Amount',
@@ -66,7 +63,7 @@ function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
   }
 }
 
-function spread(sheet: Sheet, row: RowOf<'runningCost'>, whenEmpty: ReturnType<typeof gap>): Figure {
+function spread(sheet: Sheet, row: RowOf<'runningCost'>, whenEmpty: () => Gap): Figure {
   const called = { name: 'Per month', subject: row.name };
   const leaf = { ...called, unit: money(sheet).per(MONTH) };
   const place = { kind: 'runningCost', id: row.id, field: 'months' } as const;

@@ -49,7 +49,7 @@ export const candidateSale: Calculation<CandidateSale> = {
       name: 'Candidate price',
       subject: owner.name,
       unit: perUnit,
-      whenEmpty: gap('no-candidate-price', place),
+      whenEmpty: () => gap('no-candidate-price', place),
     });
     const point = sheet.rowsOf('pricePoint', 'productId', owner.id).find((each) => each.channelId === channel.id);
     const { beforeTax, contribution } = saleAt(

@@ -1,5 +1,21 @@
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
 
+/** A line of a bill that points to another product. */
+interface ComponentLine {
+  readonly lineId: string;
+  readonly componentId: string;
+}
+
+/** The lines of a product that point to other products. Apart, so that another quantity does not ask again for loops. */
+export const componentLines: Calculation<readonly ComponentLine[]> = {
+  name: 'componentLines',
+  meanings: {},
+  work: (sheet, productId) =>
+    sheet
+      .rowsOf('billLine', 'productId', productId)
+      .flatMap(({ id, componentId }) => (componentId === null ? [] : [{ lineId: id, componentId }])),
+};
+
 /**
  * The products that contain themselves, however deep. Changes are refused where they would close a loop; a book that
  * holds one all the same is still evaluated, and only the members of the loop are without a cost.
@@ -10,7 +26,7 @@ const componentLoops: Calculation<readonly string[]> = {
   work(sheet) {
     const components = new Map<string, string[]>();
     for (const product of sheet.all('product')) {
-      const used = sheet.rowsOf('billLine', 'productId', product.id).flatMap((line) => line.componentId ?? []);
+      const used = sheet.read(componentLines, product.id).map((line) => line.componentId);
       if (used.length > 0) components.set(product.id, used);
     }
     return membersOfLoops(components);

@@ -3,7 +3,7 @@ import type { Calculation } from '../evaluate/calculation.js';
 import { gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { batch } from './batch.js';
-import { isInLoop } from './component-loops.js';
+import { componentLines, isInLoop } from './component-loops.js';
 import { labourStepCost } from './labour-step-cost.js';
 import { itemOf, lineQuantity } from './line-quantity.js';
 
@@ -25,13 +25,12 @@ export const labourHours: Calculation<{ perUnit: Figure }> = {
           gap('component-loop', null, { subject }),
         ),
       };
-    const own = sheet
-      .rowsOf('labourStep', 'productId', productId)
-      .map((step) => sheet.read(labourStepCost, step.id).hours);
-    const inside = sheet.rowsOf('billLine', 'productId', productId).flatMap((line) => {
-      const item = itemOf(sheet, line);
-      if (line.componentId === null || item === undefined) return [];
-      const hours = sheet.read(labourHours, line.componentId).perUnit;
+    const own = sheet.idsOf('labourStep', 'productId', productId).map((id) => sheet.read(labourStepCost, id).hours);
+    const inside = sheet.read(componentLines, productId).flatMap(({ lineId, componentId }) => {
+      const line = sheet.row('billLine', lineId);
+      const item = line && itemOf(sheet, line);
+      if (line === undefined || item === undefined) return [];
+      const hours = sheet.read(labourHours, componentId).perUnit;
       return [product({ name: 'Hours inside', subject: item.name }, lineQuantity(sheet, line, item), hours)];
     });
     const perBatch = sum({ name: 'Labour hours per batch', subject }, HOUR.per(BATCH), [...own, ...inside]);

@@ -49,7 +49,7 @@ function teamHours(sheet: Sheet, step: RowOf<'labourStep'>): Figure {
   const output = unit(owner?.outputUnit ?? 'each');
   const subject = step.name;
   const place = { kind: 'labourStep', id: step.id, field: 'time' } as const;
-  const whenEmpty = gap('no-time', place, { step: subject, subject: owner?.name ?? 'a product' });
+  const whenEmpty = () => gap('no-time', place, { step: subject, subject: owner?.name ?? 'a product' });
   const time = (name: string, timeUnit: typeof HOUR) =>
     sheet.input('labourStep', step, 'time', { name, subject, unit: timeUnit, whenEmpty });
   const { started } = sheet.read(batch, step.productId);

@@ -3,23 +3,22 @@ import { BATCH } from '../evaluate/units.js';
 import type { Sheet } from '../evaluate/calculation.js';
 import { constant, difference, gap, missing, product, wholeOf, type Figure } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { converted } from '../purchasing/index.js';
+import { converted, materialPrice, type PurchasedItem } from '../purchasing/index.js';
 import { batch } from './batch.js';
 
-/** What a bill line points to: its name, and the unit to which quantities of it are brought. */
-export interface LineItem {
-  readonly name: string;
-  readonly unit: string;
+/** What a bill line points to, and what one unit of it costs where it is bought. */
+export interface LineItem extends PurchasedItem {
+  readonly perBaseUnit: Figure | null;
 }
 
 /** The material or component of a line, or undefined where it is missing. */
 export function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | undefined {
   if (line.materialId !== null) {
-    const material = sheet.row('material', line.materialId);
-    return material && { name: material.name, unit: material.baseUnit };
+    const { item, perBaseUnit } = sheet.read(materialPrice, line.materialId);
+    return item === null ? undefined : { ...item, perBaseUnit };
   }
   const component = line.componentId === null ? undefined : sheet.row('product', line.componentId);
-  return component && { name: component.name, unit: component.outputUnit };
+  return component && { name: component.name, unit: component.outputUnit, isPackaging: false, perBaseUnit: null };
 }
 
 /**
@@ -28,15 +27,15 @@ export function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | undefi
  * The loss is the share of the input that is lost. Gaps: no quantity, no way between the units.
  */
 export function lineQuantity(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem): Figure {
-  const owner = sheet.row('product', line.productId);
-  const names = { item: item.name, subject: owner?.name ?? 'a product' };
+  const units = sheet.read(batch, line.productId);
+  const names = { item: item.name, subject: units.productName };
   const place = { kind: 'billLine', id: line.id, field: 'quantity' } as const;
-  const basis = line.basis === 'batch' ? BATCH : unit(owner?.outputUnit ?? 'each');
+  const basis = line.basis === 'batch' ? BATCH : unit(units.outputUnit);
   const net = sheet.input('billLine', line, 'quantity', {
     name: 'Net quantity',
     subject: item.name,
     unit: unit(line.unit).per(basis),
-    whenEmpty: gap('no-quantity', place, names),
+    whenEmpty: () => gap('no-quantity', place, names),
   });
   const inItemUnits = converted(net, line.unit, item.unit);
   if (inItemUnits === null) {
@@ -49,7 +48,6 @@ export function lineQuantity(sheet: Sheet, line: RowOf<'billLine'>, item: LineIt
   }
   const gross = line.lossPercent === '0' ? inItemUnits : withLoss(sheet, line, item, inItemUnits);
   if (line.basis === 'batch') return gross;
-  const units = sheet.read(batch, line.productId);
   return product(
     { name: 'Quantity per batch', subject: item.name },
     gross,
@@ -57,12 +55,10 @@ export function lineQuantity(sheet: Sheet, line: RowOf<'billLine'>, item: LineIt
   );
 }
 
+const ALL_OF_THE_INPUT = constant('All of the input', '100', PERCENT, 'definition');
+
 function withLoss(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, net: Figure): Figure {
   const lost = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: item.name, unit: PERCENT });
-  const kept = difference(
-    'Share of the input that is kept',
-    constant('All of the input', '100', PERCENT, 'definition'),
-    lost,
-  );
+  const kept = difference('Share of the input that is kept', ALL_OF_THE_INPUT, lost);
   return wholeOf({ name: 'Gross quantity', subject: item.name }, net, kept);
 }

@@ -3,15 +3,14 @@ import { BATCH, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import { gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { materialPrice } from '../purchasing/index.js';
 import { ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
 import { itemOf, lineQuantity } from './line-quantity.js';
 import { batch } from './batch.js';
 import { isInLoop } from './component-loops.js';
 import { labourStepCost } from './labour-step-cost.js';
 
-/** What a bill line costs for one batch, and how that falls on the elements. */
-export interface LineCost extends Partial<Record<Element, Figure>> {
+/** What a bill line costs for one batch, and how that falls on the elements; null where it does not touch one. */
+export interface LineCost extends Readonly<Record<Element, Figure | null>> {
   readonly total: Figure;
 }
 
@@ -26,47 +25,51 @@ export const lineCost: Calculation<LineCost> = {
     const line = sheet.row('billLine', lineId);
     const item = line && itemOf(sheet, line);
     if (line === undefined || item === undefined) {
-      const total = missing(
-        { name: 'Cost of the line', unit: money(sheet).per(BATCH) },
-        gap('row-missing', null, { subject: 'a bill line' }),
-      );
-      return { total, materials: total };
+      const reason = gap('row-missing', null, { subject: 'a bill line' });
+      return asMaterials(missing({ name: 'Cost of the line', unit: money(sheet).per(BATCH) }, reason));
     }
     const quantity = lineQuantity(sheet, line, item);
-    return line.materialId !== null
-      ? materialLine(sheet, line.materialId, item.name, quantity)
-      : componentLine(sheet, line, item.name, quantity);
+    if (line.componentId !== null) return componentLine(sheet, line.componentId, item.name, quantity);
+    const total = product({ name: 'Cost per batch', subject: item.name }, quantity, item.perBaseUnit as Figure);
+    return item.isPackaging
+      ? { total, materials: null, packaging: total, labour: null, other: null }
+      : asMaterials(total);
   },
 };
 
-function materialLine(sheet: Sheet, materialId: string, name: string, quantity: Figure): LineCost {
-  const total = product(
-    { name: 'Cost per batch', subject: name },
-    quantity,
-    sheet.read(materialPrice, materialId).perBaseUnit,
-  );
-  return sheet.row('material', materialId)?.kind === 'packaging'
-    ? { total, packaging: total }
-    : { total, materials: total };
+const asMaterials = (total: Figure): LineCost => ({
+  total,
+  materials: total,
+  packaging: null,
+  labour: null,
+  other: null,
+});
+
+function componentLine(sheet: Sheet, componentId: string, name: string, quantity: Figure): LineCost {
+  const unitCost = sheet.read(productCost, componentId);
+  const inside = (element: Element): Figure | null => {
+    const cost = unitCost[element];
+    if (cost.parts.length === 0 && cost.gaps.length === 0) return null;
+    return product({ name: INSIDE[element], subject: name }, quantity, cost);
+  };
+  const [materials, packaging, labour, other] = [
+    inside('materials'),
+    inside('packaging'),
+    inside('labour'),
+    inside('other'),
+  ];
+  const parts = [materials, packaging, labour, other].filter((figure) => figure !== null);
+  const total = sum({ name: 'Cost per batch', subject: name }, money(sheet).per(BATCH), parts);
+  return { total, materials, packaging, labour, other };
 }
 
-function componentLine(sheet: Sheet, line: RowOf<'billLine'>, name: string, quantity: Figure): LineCost {
-  const unitCost = sheet.read(productCost, line.componentId as string);
-  const used = ELEMENTS.filter((element) => unitCost[element].parts.length > 0 || unitCost[element].gaps.length > 0);
-  const byElement = used.map(
-    (element) =>
-      [
-        element,
-        product({ name: `${ELEMENT_LABELS[element]} inside`, subject: name }, quantity, unitCost[element]),
-      ] as const,
-  );
-  const total = sum(
-    { name: 'Cost per batch', subject: name },
-    money(sheet).per(BATCH),
-    byElement.map(([, figure]) => figure),
-  );
-  return { total, ...Object.fromEntries(byElement) };
-}
+const named = (suffix: string) =>
+  Object.fromEntries(ELEMENTS.map((element) => [element, `${ELEMENT_LABELS[element]} ${suffix}`])) as Record<
+    Element,
+    string
+  >;
+const INSIDE = named('inside');
+const PER_BATCH = named('per batch');
 
 type PerBatch = `${Element}PerBatch`;
 
@@ -102,18 +105,30 @@ export const productCost: Calculation<ProductCost> = {
     const [perUnit, perBatch] = [money(sheet).per(unit(row?.outputUnit ?? 'each')), money(sheet).per(BATCH)];
     const parts = costParts(sheet, productId, subject);
     const { good } = sheet.read(batch, productId);
-    const result: Partial<Record<Element | PerBatch, Figure>> = {};
-    for (const element of ELEMENTS) {
-      const total = sum({ name: `${ELEMENT_LABELS[element]} per batch`, subject }, perBatch, parts[element]);
-      result[`${element}PerBatch`] = total;
+    const ofBatch = (element: Element) => sum({ name: PER_BATCH[element], subject }, perBatch, parts[element]);
+    const ofUnit = (element: Element, total: Figure) => {
       const called = { name: ELEMENT_LABELS[element], subject };
-      result[element] = total.parts.length === 0 ? sum(called, perUnit, []) : quotient(called, total, good);
-    }
-    const { materials, packaging, labour, other } = result as ProductCost;
-    const all = ELEMENTS.map((element) => result[`${element}PerBatch`] as Figure);
+      return total.parts.length === 0 ? sum(called, perUnit, []) : quotient(called, total, good);
+    };
+    const materialsPerBatch = ofBatch('materials');
+    const packagingPerBatch = ofBatch('packaging');
+    const labourPerBatch = ofBatch('labour');
+    const otherPerBatch = ofBatch('other');
+    const materials = ofUnit('materials', materialsPerBatch);
+    const packaging = ofUnit('packaging', packagingPerBatch);
+    const labour = ofUnit('labour', labourPerBatch);
+    const other = ofUnit('other', otherPerBatch);
+    const all = [materialsPerBatch, packagingPerBatch, labourPerBatch, otherPerBatch];
     const directMaterials = sum({ name: 'Direct materials', subject }, perUnit, [materials, packaging]);
     return {
-      ...(result as ProductCost),
+      materials,
+      packaging,
+      labour,
+      other,
+      materialsPerBatch,
+      packagingPerBatch,
+      labourPerBatch,
+      otherPerBatch,
       directMaterials,
       primeCost: sum({ name: 'Prime cost', subject }, perUnit, [directMaterials, labour, other]),
       primeCostPerBatch: sum({ name: 'Prime cost per batch', subject }, perBatch, all),
@@ -132,14 +147,17 @@ function costParts(sheet: Sheet, productId: string, subject: string): Record<Ele
     );
     return parts;
   }
-  for (const line of sheet.rowsOf('billLine', 'productId', productId)) {
-    const cost = sheet.read(lineCost, line.id);
-    for (const element of ELEMENTS) if (cost[element] !== undefined) parts[element].push(cost[element]);
+  for (const lineId of sheet.idsOf('billLine', 'productId', productId)) {
+    const cost = sheet.read(lineCost, lineId);
+    if (cost.materials !== null) parts.materials.push(cost.materials);
+    if (cost.packaging !== null) parts.packaging.push(cost.packaging);
+    if (cost.labour !== null) parts.labour.push(cost.labour);
+    if (cost.other !== null) parts.other.push(cost.other);
   }
-  for (const step of sheet.rowsOf('labourStep', 'productId', productId))
-    parts.labour.push(sheet.read(labourStepCost, step.id).cost);
-  for (const cost of sheet.rowsOf('otherCost', 'productId', productId))
-    parts.other.push(sheet.read(otherCost, cost.id).perBatch);
+  for (const stepId of sheet.idsOf('labourStep', 'productId', productId))
+    parts.labour.push(sheet.read(labourStepCost, stepId).cost);
+  for (const costId of sheet.idsOf('otherCost', 'productId', productId))
+    parts.other.push(sheet.read(otherCost, costId).perBatch);
   if (ELEMENTS.every((element) => parts[element].length === 0)) {
     const place = { kind: 'product', id: productId, field: 'name' } as const;
     parts.materials.push(
@@ -158,11 +176,12 @@ export const otherCost: Calculation<{ perBatch: Figure }> = {
     const leaf = { name: 'Other cost', subject: row?.name ?? '', unit: money(sheet).per(BATCH) };
     if (row === undefined) return { perBatch: missing(leaf, gap('row-missing', null, { subject: 'a product' })) };
     const owner = sheet.row('product', row.productId);
-    const whenEmpty = gap(
-      'no-cost-amount',
-      { kind: 'otherCost', id, field: 'amount' },
-      { cost: row.name, subject: owner?.name ?? 'a product' },
-    );
+    const whenEmpty = () =>
+      gap(
+        'no-cost-amount',
+        { kind: 'otherCost', id, field: 'amount' },
+        { cost: row.name, subject: owner?.name ?? 'a product' },
+      );
     const basis = row.basis === 'batch' ? BATCH : unit(owner?.outputUnit ?? 'each');
     const amount = sheet.input('otherCost', row, 'amount', {
       name: 'Amount',

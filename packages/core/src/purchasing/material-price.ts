@@ -1,24 +1,36 @@
-import type { RowOf } from '@nuvar/book';
+import { compareDecimalText, type RowOf } from '@nuvar/book';
 import { bookCurrency, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import { constant, gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
-import { conversion, unit } from '../quantity/index.js';
+import { conversion, unit, type Conversion } from '../quantity/index.js';
 
 const NAME = 'Price per base unit';
+
+/** What is bought, as those who use it need to know it. */
+export interface PurchasedItem {
+  readonly name: string;
+  /** The unit to which quantities of it are brought. */
+  readonly unit: string;
+  readonly isPackaging: boolean;
+}
 
 /**
  * The planning price of a material: pack price / (pack quantity in base units), in the book's currency per base unit,
  * unrounded. The supplier price is the newest that is valid on or before the day (ties: the cheaper). Gaps: no price,
  * no exchange rate, a pack unit that does not reach the base unit. Method: latest listed price.
  */
-export const materialPrice: Calculation<{ perBaseUnit: Figure }> = {
+export const materialPrice: Calculation<{ perBaseUnit: Figure; item: PurchasedItem | null }> = {
   name: 'materialPrice',
   meanings: { perBaseUnit: 'What one base unit of the material costs at the newest supplier price.' },
   work(sheet, materialId) {
     const material = sheet.row('material', materialId);
     const subject = material?.name ?? 'this material';
     const perUnit = money(sheet).per(unit(material?.baseUnit ?? 'each'));
-    const none = (reason: Gap) => ({ perBaseUnit: missing({ name: NAME, subject, unit: perUnit }, reason) });
+    const item =
+      material === undefined
+        ? null
+        : { name: material.name, unit: material.baseUnit, isPackaging: material.kind === 'packaging' };
+    const none = (reason: Gap) => ({ perBaseUnit: missing({ name: NAME, subject, unit: perUnit }, reason), item });
     if (material === undefined) return none(gap('row-missing', null, { subject }));
     const price = supplierPriceInForce(sheet, materialId);
     if (price === undefined)
@@ -38,14 +50,14 @@ export const materialPrice: Calculation<{ perBaseUnit: Figure }> = {
       name: 'Pack price',
       subject,
       unit: money(sheet),
-      whenEmpty: gap('no-price', place, { subject }),
+      whenEmpty: () => gap('no-price', place, { subject }),
     });
     const pack = packInBaseUnits(sheet, price, material);
     if (pack === null) {
       const values = { subject, from: price.packUnit, to: material.baseUnit };
       return none(gap('no-pack-conversion', { ...place, field: 'packUnit' }, values));
     }
-    return { perBaseUnit: quotient({ name: NAME, subject }, paid, pack) };
+    return { perBaseUnit: quotient({ name: NAME, subject }, paid, pack), item };
   },
 };
 
@@ -55,12 +67,14 @@ export function supplierPriceInForce(sheet: Sheet, materialId: string): RowOf<'s
     .rowsOf('supplierPrice', 'materialId', materialId)
     .filter((price) => price.validFrom <= sheet.asOf)
     .sort((one, other) =>
-      one.validFrom === other.validFrom
-        ? Number(one.price) - Number(other.price)
-        : one.validFrom < other.validFrom
-          ? 1
-          : -1,
+      one.validFrom === other.validFrom ? cheaperFirst(one, other) : one.validFrom < other.validFrom ? 1 : -1,
     )[0];
+}
+
+/** Of two prices, the cheaper; one that is not known yet comes last. */
+function cheaperFirst(one: RowOf<'supplierPrice'>, other: RowOf<'supplierPrice'>): number {
+  if (one.price === null || other.price === null) return Number(one.price === null) - Number(other.price === null);
+  return compareDecimalText(one.price, other.price);
 }
 
 function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: RowOf<'material'>): Figure | null {
@@ -80,10 +94,24 @@ export function converted(quantity: Figure, from: string, to: string): Figure | 
   if (from === to) return quantity;
   const way = conversion(from, to);
   if (way === null) return null;
-  const [source, target] = [unit(from), unit(to)];
   const called = { name: `${quantity.name} in ${to}`, subject: quantity.subject };
-  const standard = 'Table of units (NIST SP 811)';
-  return way.by === 'multiply'
-    ? product(called, quantity, constant(`${to} in one ${from}`, way.factor, target.per(source), standard))
-    : quotient(called, quantity, constant(`${from} in one ${to}`, way.factor, source.per(target), standard));
+  const factor = factorOf(from, to, way);
+  return way.by === 'multiply' ? product(called, quantity, factor) : quotient(called, quantity, factor);
+}
+
+const FACTORS = new Map<Conversion, Figure>();
+
+/** The factor between two units as a figure; one for all who use it. */
+function factorOf(from: string, to: string, way: Conversion): Figure {
+  const known = FACTORS.get(way);
+  if (known !== undefined) return known;
+  const [one, other] = way.by === 'multiply' ? [from, to] : [to, from];
+  const made = constant(
+    `${other} in one ${one}`,
+    way.factor,
+    unit(other).per(unit(one)),
+    'Table of units (NIST SP 811)',
+  );
+  FACTORS.set(way, made);
+  return made;
 }

@@ -11,10 +11,15 @@ export interface Unit {
 }
 
 const INTERNED = new Map<string, Unit>();
+const BY_SYMBOL = new Map<string, Unit>();
 
 /** The unit of one base symbol: a currency, a unit of measure, "batch", "month", "%". */
 export function unit(symbol: string): Unit {
-  return intern(new Map([[symbol, 1]]));
+  const known = BY_SYMBOL.get(symbol);
+  if (known !== undefined) return known;
+  const made = intern(new Map([[symbol, 1]]));
+  BY_SYMBOL.set(symbol, made);
+  return made;
 }
 
 /** The unit of a bare number. */

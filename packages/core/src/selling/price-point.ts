@@ -99,7 +99,7 @@ function setPrice(sheet: Sheet, point: RowOf<'pricePoint'>, owner: RowOf<'produc
     name: 'Price',
     subject: owner.name,
     unit: money(sheet).per(unit(owner.outputUnit)),
-    whenEmpty: gap('no-selling-price', place, { subject: owner.name }),
+    whenEmpty: () => gap('no-selling-price', place, { subject: owner.name }),
   });
 }
 
@@ -129,7 +129,7 @@ function suggestedPrice(
     name: `Wanted ${point.basis}`,
     subject,
     unit: point.basis === 'profit' ? perUnit : PERCENT,
-    whenEmpty: gap('no-target', place, { subject }),
+    whenEmpty: () => gap('no-target', place, { subject }),
   });
   return withEnding(
     priceForTarget(point.basis, target, terms, cost, currency, subject),

@@ -1,0 +1,58 @@
+// `npm run bench`: measures what docs/benchmarks.md lists, on this machine, and prints a table. It never fails on time.
+import { createServer } from 'node:net';
+import { ensureChromium } from './setup/chromium.mjs';
+import { startCluster } from './setup/cluster.mjs';
+import { ensurePackages } from './setup/packages.mjs';
+import { build } from './setup/build.mjs';
+import { ROOT } from './setup/paths.mjs';
+import { begin, main } from './setup/run.mjs';
+
+await main(async () => {
+  ensurePackages();
+  ensureChromium();
+  build();
+  const [{ benchBook }, { benchCore }, { benchServer }, { benchBrowser }] = await Promise.all([
+    import('@nuvar/book/demo'),
+    import('./bench/core.mjs'),
+    import('./bench/server.mjs'),
+    import('./bench/browser.mjs'),
+  ]);
+  const file = benchBook();
+  const rows = await benchCore(file);
+  const cluster = await startCluster(`bench-${process.pid}`);
+  const port = await freePort();
+  const address = `http://127.0.0.1:${port}`;
+  const env = { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), SESSION_SECRET: 'bench', NUVAR_DEMO: 'off' };
+  const server = begin('node', ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'ignore', 'inherit'] });
+  try {
+    await answering(address);
+    const { rows: measured, id, cookie } = await benchServer(file, address, cluster.url);
+    rows.push(...measured, ...(await benchBrowser(address, id, cookie)));
+  } finally {
+    const ended = new Promise((done) => server.once('exit', done));
+    server.kill('SIGTERM');
+    await ended;
+    cluster.stop();
+    cluster.remove();
+  }
+  console.table(
+    rows.map(([what, value, reach, unit = 'ms']) => ({ what, measured: `${value < 100 ? value.toFixed(1) : Math.round(value).toLocaleString('en')} ${unit}`, 'to reach': reach })),
+  );
+});
+
+function freePort() {
+  return new Promise((done) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address();
+      server.close(() => done(port));
+    });
+  });
+}
+
+async function answering(address) {
+  for (let tries = 0; tries < 150; tries += 1) {
+    const answer = await fetch(`${address}/api/health`).catch(() => null);
+    if (answer?.ok) return;
+    await new Promise((done) => setTimeout(done, 200));
+  }
+}

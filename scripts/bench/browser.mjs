@@ -1,0 +1,68 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+import { ROOT } from '../setup/paths.mjs';
+import { median, timed } from './measure.mjs';
+
+/** The built application in Debian's Chromium: first load, opening the bench book, and a price that ripples. */
+export async function benchBrowser(server, id, cookie) {
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'] });
+  const [name, value] = cookie.split('=');
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  await context.addCookies([{ name, value, url: server }]);
+  const page = await context.newPage();
+  const scripts = await firstScripts(page, server);
+  const product = await anyProduct(server, id, cookie);
+  const opening = await median(5, () => timed(() => open(page, `${server}/books/${id}/make/${product}`)));
+  const ripple = await median(15, (run) => rippled(page, run));
+  await browser.close();
+  return [
+    ['opening the bench book in the browser, to first figures (median of 5)', opening, '2,500 ms'],
+    ['one quantity changes: its cost seen on the product screen (median of 15)', ripple, '100 ms'],
+    [`script before the first screen, gzipped (${scripts.files} files)`, scripts.kilobytes, '250 kB', 'kB'],
+  ];
+}
+
+async function open(page, address) {
+  await page.goto('about:blank');
+  await page.goto(address);
+  await page.locator('.lead-figure .figure:not(:empty)').first().waitFor();
+  await page.waitForFunction(() => /\d/.test(document.querySelector('.product-card .lead-figure')?.textContent ?? ''));
+}
+
+async function anyProduct(server, id, cookie) {
+  const snapshot = await (await fetch(`${server}/api/books/${id}`, { headers: { cookie } })).json();
+  return snapshot.rows.product.at(-1).id;
+}
+
+/** Types another quantity of a material and waits, inside the page, until the cost card shows another figure. */
+function rippled(page, run) {
+  return page.evaluate(async (quantity) => {
+    const figure = () => document.querySelector('.product-card .lead-figure .figure')?.textContent;
+    const input = document.querySelector('[data-column="quantity"] input');
+    const before = figure();
+    input.focus();
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, String(quantity));
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    const begun = performance.now();
+    input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    while (figure() === before) await new Promise((done) => requestAnimationFrame(done));
+    return performance.now() - begun;
+  }, 1000 + run * 500);
+}
+
+/** The scripts that the sign-in screen loads, gzipped. */
+async function firstScripts(page, server) {
+  const names = [];
+  page.on('response', (response) => {
+    if (response.url().endsWith('.js')) names.push(new URL(response.url()).pathname.split('/').at(-1));
+  });
+  await page.goto(`${server}/sign-in`);
+  await page.waitForLoadState('networkidle');
+  const folder = join(ROOT, 'apps/web/dist/assets');
+  const loaded = readdirSync(folder).filter((file) => names.includes(file));
+  const bytes = loaded.reduce((sum, file) => sum + gzipSync(readFileSync(join(folder, file))).length, 0);
+  page.removeAllListeners('response');
+  return { files: loaded.length, kilobytes: bytes / 1000 };
+}

@@ -1,0 +1,39 @@
+import { evaluate, VIEWS } from '@nuvar/core';
+import { bookRows, completeRow } from '@nuvar/book';
+import { median, timed } from './measure.mjs';
+
+const DAY = '2026-11-25';
+
+/** Core alone, in this process: evaluation from nothing, and after one material's price has changed. */
+export async function benchCore(file) {
+  const rows = Object.fromEntries(Object.entries(file.rows).map(([kind, list]) => [kind, list.map((row) => complete(kind, row))]));
+  const products = rows.product.map(({ id }) => id);
+  const points = rows.pricePoint.map(({ id }) => id);
+  const cards = (evaluation) => products.forEach((id) => evaluation.figure(`fullCost/${id}/fullCost`));
+  const fromNothing = await median(5, () => timed(() => cards(evaluate(rows, DAY))));
+  const evaluation = evaluate(rows, DAY);
+  cards(evaluation);
+  const afterPrice = (ask) => {
+    const inBook = bookRows(rows);
+    return median(40, (run) => {
+      const row = inBook.all('supplierPrice')[run * 31];
+      const after = { ...row, price: String(2 + run), version: row.version + 1 };
+      return timed(() => {
+        evaluation.apply([{ kind: 'supplierPrice', id: row.id, before: row, after }]);
+        ask();
+      });
+    });
+  };
+  const costCards = await afterPrice(() => cards(evaluation));
+  const prices = () => points.forEach((id) => evaluation.figure(`pricePoint/${id}/profit`));
+  prices();
+  const allPrices = await afterPrice(() => (cards(evaluation), prices()));
+  VIEWS.overview(evaluation, 'book');
+  return [
+    ['one price changes: all cost cards that depend on it, in core (median of 40)', costCards, '20 ms'],
+    [`the same with all ${points.length.toLocaleString('en')} prices in 12 channels`, allPrices, '60 ms'],
+    ['whole bench book from nothing, all cost cards (median of 5)', fromNothing, '1,500 ms'],
+  ];
+}
+
+const complete = (kind, row) => ({ ...completeRow(kind, row), version: 1 });
