@@ -34,6 +34,7 @@ export async function makeServer({
   });
   app.set('trust proxy', 'loopback');
   app.disable('x-powered-by');
+  app.set('etag', false);
   app.use(pinoHttp({ logger: log, autoLogging: log.level !== 'silent' }));
   app.use(
     helmet({
@@ -49,6 +50,7 @@ export async function makeServer({
   );
   app.use(
     compression({
+      level: 1,
       filter: (request: Request, response: Response) =>
         !request.path.endsWith('/events') && compression.filter(request, response),
     }),

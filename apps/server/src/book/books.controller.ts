@@ -12,15 +12,17 @@ import {
   Post,
   Put,
   Query,
+  Res,
   Sse,
   UseGuards,
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
 import { interval, map, merge, type Observable } from 'rxjs';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { readTexts } from '../http/read-body.js';
 import { BookEvents } from './book-events.service.js';
-import { BooksService, type BookSummary, type HistoryEntry, type Snapshot } from './books.service.js';
+import { BooksService, type BookSummary, type HistoryEntry } from './books.service.js';
 import { ChangeService } from './change.service.js';
 import { MembershipService } from './membership.service.js';
 
@@ -64,8 +66,9 @@ export class BooksController {
 
   @Get('books/:id')
   @ApiOperation({ summary: 'The snapshot of a book: all its rows, and the revision they are of' })
-  async snapshot(@Param('id') id: string, @PersonId() personId: string): Promise<Snapshot> {
-    return this.books.snapshot(id, await this.membership.require(id, personId));
+  async snapshot(@Param('id') id: string, @PersonId() personId: string, @Res() response: Response): Promise<void> {
+    const json = await this.books.snapshotAsJson(id, await this.membership.require(id, personId));
+    response.type('application/json').send(json);
   }
 
   @Delete('books/:id')

@@ -18,7 +18,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { Books, Journal, Members, type JournalEntry, type Role } from '../database/entities.js';
 import { ChangeService } from './change.service.js';
-import { allRows } from './rows.js';
+import { allRowsAsJson } from './rows.js';
 
 export interface BookSummary {
   readonly id: string;
@@ -27,10 +27,10 @@ export interface BookSummary {
   readonly role: Role;
 }
 
-export interface Snapshot {
+interface Snapshot {
   readonly revision: number;
   readonly role: Role;
-  readonly rows: Readonly<Record<string, readonly StoredRow[]>>;
+  readonly rows: RowsByKind;
 }
 
 /** A journal entry as it is read: who, when, and what was before and after. */
@@ -76,17 +76,22 @@ export class BooksService {
     return bookId;
   }
 
-  /** All rows of a book with the revision that they are of, read in one view of the database. */
-  snapshot(bookId: string, role: Role): Promise<Snapshot> {
+  /** All rows of a book with the revision that they are of, read in one view of the database, as JSON text. */
+  snapshotAsJson(bookId: string, role: Role): Promise<string> {
     return this.database.transaction('REPEATABLE READ', async (manager) => {
       const book = await manager.getRepository(Books).findOneByOrFail({ id: bookId });
-      return { revision: book.revision, role, rows: await allRows(manager, bookId) };
+      const rows = await allRowsAsJson(manager, bookId);
+      return `{"revision":${book.revision},"role":"${role}","rows":${rows}}`;
     });
   }
 
+  /** All rows of a book by kind. */
+  async rowsOf(bookId: string): Promise<RowsByKind> {
+    return (JSON.parse(await this.snapshotAsJson(bookId, 'reader')) as Snapshot).rows;
+  }
+
   async file(bookId: string): Promise<BookFile> {
-    const { rows } = await this.snapshot(bookId, 'reader');
-    return writeBookFile(bookRows(rows as unknown as RowsByKind));
+    return writeBookFile(bookRows(await this.rowsOf(bookId)));
   }
 
   /** The changes after a revision, oldest first; at most `most` of them. */

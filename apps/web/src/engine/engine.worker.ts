@@ -7,8 +7,16 @@ import type { FromWorker, ToWorker } from './messages.js';
  * is sent those that have become others.
  */
 let evaluation: Evaluation | null = null;
-let flushing = false;
+let awaited: string[] = [];
+let isFlushing = false;
 const watched = new Map<string, string>();
+
+/** Views over the whole book take longest and are looked at last: what is on screen for one row comes first. */
+const OVER_THE_WHOLE_BOOK = ['overhead/', 'overview/', 'looseEnds/'];
+const rank = (key: string) => OVER_THE_WHOLE_BOOK.findIndex((name) => key.startsWith(name));
+
+/** How long views are worked out before those that are ready are sent and new messages are taken in. */
+const SLICE = 12;
 
 const post = (message: FromWorker) => self.postMessage(message);
 
@@ -20,15 +28,28 @@ function viewOf(key: string): string {
 }
 
 function flush(): void {
-  flushing = false;
   const views: (readonly [string, string])[] = [];
-  for (const [key, known] of watched) {
-    const json = viewOf(key);
-    if (json === known) continue;
-    watched.set(key, json);
-    views.push([key, json]);
+  const begun = performance.now();
+  for (let key = awaited.pop(); key !== undefined; key = awaited.pop()) {
+    const known = watched.get(key);
+    const json = known === undefined ? undefined : viewOf(key);
+    if (json !== undefined && json !== known) {
+      watched.set(key, json);
+      views.push([key, json]);
+    }
+    if (performance.now() - begun > SLICE) break;
   }
   if (views.length > 0) post({ type: 'views', views });
+  isFlushing = awaited.length > 0;
+  if (isFlushing) setTimeout(() => guarded(flush));
+}
+
+/** All that is watched has to be looked at again, in the order of its rank. Messages that wait are taken in before. */
+function flushSoon(): void {
+  awaited = [...watched.keys()].sort((one, other) => rank(other) - rank(one));
+  if (isFlushing) return;
+  isFlushing = true;
+  setTimeout(() => guarded(flush));
 }
 
 function handle(message: ToWorker): void {
@@ -52,10 +73,7 @@ function handle(message: ToWorker): void {
       post({ type: 'answer', question: message.question, views: message.keys.map(viewOf) });
       return;
   }
-  if (flushing) return;
-  flushing = true;
-  // Messages that have arrived together are taken in before anything is worked out.
-  setTimeout(() => guarded(flush));
+  flushSoon();
 }
 
 function guarded(act: () => void): void {

@@ -1,0 +1,32 @@
+import { BOOK_FILE_VERSION, KIND_NAMES, KINDS } from '@nuvar/book';
+import { rowSchemas } from '../http/row-schemas.js';
+
+/** The JSON Schema of a book file, made from the row classes. Fields that have a default may be left out. */
+export function bookFileSchema(): object {
+  const schemas = rowSchemas('#/$defs/');
+  const rowOf = (kind: (typeof KIND_NAMES)[number]) => {
+    const { required: _required, ...schema } = schemas[KINDS[kind].name] as { required?: string[]; properties: object };
+    return [KINDS[kind].name, { ...schema, required: ['id'], additionalProperties: false }] as const;
+  };
+  const lists = KIND_NAMES.map(
+    (kind) => [kind, { type: 'array', items: { $ref: `#/$defs/${KINDS[kind].name}` } }] as const,
+  );
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Nuvar book file',
+    type: 'object',
+    required: ['format', 'version', 'rows'],
+    properties: {
+      format: { const: 'nuvar-book' },
+      version: { const: BOOK_FILE_VERSION },
+      rows: {
+        type: 'object',
+        required: ['settings'],
+        properties: Object.fromEntries(lists),
+        additionalProperties: false,
+      },
+    },
+    additionalProperties: false,
+    $defs: Object.fromEntries(KIND_NAMES.map(rowOf)),
+  };
+}
