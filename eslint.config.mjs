@@ -46,5 +46,17 @@ export default tseslint.config(
       },
     },
   },
+  {
+    // Some of what is handed to the browser runs there.
+    files: ['scripts/bench/browser.mjs'],
+    languageOptions: {
+      globals: Object.fromEntries(
+        ['document', 'HTMLInputElement', 'Event', 'KeyboardEvent', 'requestAnimationFrame'].map((name) => [
+          name,
+          'readonly',
+        ]),
+      ),
+    },
+  },
   prettier,
 );

@@ -22,8 +22,18 @@ await main(async () => {
   const cluster = await startCluster(`bench-${process.pid}`);
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), SESSION_SECRET: 'bench', NUVAR_DEMO: 'off' };
-  const server = begin('node', ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'ignore', 'inherit'] });
+  const env = {
+    ...process.env,
+    DATABASE_URL: cluster.url,
+    PORT: String(port),
+    SESSION_SECRET: 'bench',
+    NUVAR_DEMO: 'off',
+  };
+  const server = begin('node', ['apps/server/dist/main.js'], {
+    cwd: ROOT,
+    env,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   try {
     await answering(address);
     const { rows: measured, id, cookie } = await benchServer(file, address, cluster.url);
@@ -36,7 +46,11 @@ await main(async () => {
     cluster.remove();
   }
   console.table(
-    rows.map(([what, value, reach, unit = 'ms']) => ({ what, measured: `${value < 100 ? value.toFixed(1) : Math.round(value).toLocaleString('en')} ${unit}`, 'to reach': reach })),
+    rows.map(([what, value, reach, unit = 'ms']) => ({
+      what,
+      measured: `${value < 100 ? value.toFixed(1) : Math.round(value).toLocaleString('en')} ${unit}`,
+      'to reach': reach,
+    })),
   );
 });
 

@@ -7,7 +7,10 @@ import { median, timed } from './measure.mjs';
 
 /** The built application in Debian's Chromium: first load, opening the bench book, and a price that ripples. */
 export async function benchBrowser(server, id, cookie) {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'] });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
+  });
   const [name, value] = cookie.split('=');
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   await context.addCookies([{ name, value, url: server }]);
@@ -38,18 +41,21 @@ async function anyProduct(server, id, cookie) {
 
 /** Types another quantity of a material and waits, inside the page, until the cost card shows another figure. */
 function rippled(page, run) {
-  return page.evaluate(async (quantity) => {
-    const figure = () => document.querySelector('.product-card .lead-figure .figure')?.textContent;
-    const input = document.querySelector('[data-column="quantity"] input');
-    const before = figure();
-    input.focus();
-    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, String(quantity));
-    input.dispatchEvent(new Event('input', { bubbles: true }));
-    const begun = performance.now();
-    input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-    while (figure() === before) await new Promise((done) => requestAnimationFrame(done));
-    return performance.now() - begun;
-  }, 1000 + run * 500);
+  return page.evaluate(
+    async (quantity) => {
+      const figure = () => document.querySelector('.product-card .lead-figure .figure')?.textContent;
+      const input = document.querySelector('[data-column="quantity"] input');
+      const before = figure();
+      input.focus();
+      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, String(quantity));
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      const begun = performance.now();
+      input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+      while (figure() === before) await new Promise((done) => requestAnimationFrame(done));
+      return performance.now() - begun;
+    },
+    1000 + run * 500,
+  );
 }
 
 /** The scripts that the sign-in screen loads, gzipped. */

@@ -7,7 +7,9 @@ const DAY = '2026-11-25';
 
 /** Core alone, in this process: evaluation from nothing, and after one material's price has changed. */
 export async function benchCore(file) {
-  const rows = Object.fromEntries(Object.entries(file.rows).map(([kind, list]) => [kind, list.map((row) => complete(kind, row))]));
+  const rows = Object.fromEntries(
+    Object.entries(file.rows).map(([kind, list]) => [kind, list.map((row) => complete(kind, row))]),
+  );
   const products = rows.product.map(({ id }) => id);
   const points = rows.pricePoint.map(({ id }) => id);
   const cards = (evaluation) => products.forEach((id) => evaluation.figure(`fullCost/${id}/fullCost`));

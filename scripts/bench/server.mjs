@@ -11,11 +11,17 @@ export async function benchServer(file, server, databaseUrl) {
   const cookie = await signUp(server);
   let id = '';
   const taking = await timed(async () => {
-    const answer = await fetch(`${server}/api/book-files`, { method: 'POST', headers: { 'content-type': 'application/json', cookie }, body: JSON.stringify(file) });
+    const answer = await fetch(`${server}/api/book-files`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie },
+      body: JSON.stringify(file),
+    });
     if (!answer.ok) throw new Error(await answer.text());
     ({ id } = await answer.json());
   });
-  const snapshot = await median(9, () => timed(async () => (await fetch(`${server}/api/books/${id}`, { headers: { cookie } })).arrayBuffer()));
+  const snapshot = await median(9, () =>
+    timed(async () => (await fetch(`${server}/api/books/${id}`, { headers: { cookie } })).arrayBuffer()),
+  );
   const bare = await bareSql(databaseUrl, id);
   return {
     rows: [
@@ -30,17 +36,24 @@ export async function benchServer(file, server, databaseUrl) {
 
 async function signUp(server) {
   const body = JSON.stringify({ name: 'Bench', email: `${randomUUID()}@example.test`, password: 'only for the bench' });
-  const answer = await fetch(`${server}/api/accounts`, { method: 'POST', headers: { 'content-type': 'application/json' }, body });
+  const answer = await fetch(`${server}/api/accounts`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body,
+  });
   return (answer.headers.getSetCookie()[0] ?? '').split(';')[0];
 }
 
 async function bareSql(databaseUrl, id) {
   const client = new pg.Client({ connectionString: databaseUrl });
   await client.connect();
-  const { rows } = await client.query(`SELECT table_name FROM information_schema.tables WHERE table_name LIKE 'row\\_%'`);
+  const { rows } = await client.query(
+    `SELECT table_name FROM information_schema.tables WHERE table_name LIKE 'row\\_%'`,
+  );
   const time = await median(9, () =>
     timed(async () => {
-      for (const { table_name: table } of rows) await client.query(`SELECT * FROM ${table} WHERE book_id = $1 ORDER BY id`, [id]);
+      for (const { table_name: table } of rows)
+        await client.query(`SELECT * FROM ${table} WHERE book_id = $1 ORDER BY id`, [id]);
     }),
   );
   await client.end();

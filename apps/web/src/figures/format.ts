@@ -65,10 +65,6 @@ export function unitWords(unit: string): string {
   return unit.replace(/\beach\b/g, 'piece');
 }
 
-export function dayWords(day: string, locale: string): string {
-  return new Date(`${day}T12:00:00`).toLocaleDateString(locale, { day: 'numeric', month: 'short', year: 'numeric' });
-}
-
 export function momentWords(moment: string, locale: string): string {
   return new Date(moment).toLocaleString(locale, {
     day: 'numeric',

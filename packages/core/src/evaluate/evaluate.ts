@@ -17,7 +17,7 @@ import { beginEvaluation, type Evaluation } from './evaluation.js';
 import type { Override } from './sources.js';
 
 /** Every calculation whose figures can be asked for by key. */
-export const CALCULATIONS: readonly Calculation<unknown>[] = [
+const CALCULATIONS: readonly Calculation<unknown>[] = [
   materialPrice,
   priceInUnits,
   batch,

@@ -1,4 +1,4 @@
 export { WHOLE_BOOK } from './calculation.js';
-export { CALCULATIONS, evaluate } from './evaluate.js';
+export { evaluate } from './evaluate.js';
 export type { Evaluation } from './evaluation.js';
 export type { Override } from './sources.js';

@@ -1,4 +1,3 @@
-import type { RowOf } from '@nuvar/book';
 import { BATCH, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import { gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
