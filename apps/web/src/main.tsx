@@ -8,10 +8,10 @@ import { store } from './app/store.js';
 import './app/styles.css';
 import { applyTheme, chosenTheme } from './app/theme.js';
 import { today } from './app/today.js';
-import { followStore } from './engine/follow-store.js';
+import { followBook } from './engine/follow-book.js';
 
 applyTheme(chosenTheme());
-followStore(store, today);
+followBook(store, today);
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Link, Outlet, useMatches, useNavigate, useParams } from 'react-router';
+import { useSettings } from '../book/use-book.js';
 import { sync, type Opening } from '../book/sync.js';
 import { WorkingPanels } from '../figures/working-panel.js';
 import { useSessionQuery } from './api.js';
@@ -44,7 +45,7 @@ export function BookShell() {
 }
 
 function OpenBook() {
-  const name = useAppSelector(({ book }) => Object.values(book.rows.settings)[0]?.name ?? '');
+  const { name } = useSettings();
   const title: unknown = useMatches().at(-1)?.handle;
   const [searching, setSearching] = useState(false);
   useShortcuts(() => setSearching(true));

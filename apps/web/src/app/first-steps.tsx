@@ -1,16 +1,16 @@
 import { Link } from 'react-router';
-import { useAll, useBookPath } from '../book/use-book.js';
+import { useBookPath, useCount } from '../book/use-book.js';
 
 /** What to do first in a young book; it goes away when all of it is done. */
 export function FirstSteps() {
   const path = useBookPath();
-  const materials = useAll('material').length;
-  const products = useAll('product').length;
-  const lines = useAll('billLine').length;
-  const grades = useAll('labourGrade').length;
-  const costs = useAll('runningCost').length;
-  const points = useAll('pricePoint').length;
-  const candidates = useAll('candidatePrice').length;
+  const materials = useCount('material');
+  const products = useCount('product');
+  const lines = useCount('billLine');
+  const grades = useCount('labourGrade');
+  const costs = useCount('runningCost');
+  const points = useCount('pricePoint');
+  const candidates = useCount('candidatePrice');
   const steps = [
     {
       done: materials > 0,

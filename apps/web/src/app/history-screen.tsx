@@ -1,5 +1,6 @@
 import { describeWrites } from '@nuvar/book';
 import { useEffect, useState } from 'react';
+import { model } from '../book/model.js';
 import { transport, type HistoryEntry } from '../book/transport.js';
 import { namesOf } from '../book/undo-stacks.js';
 import { useSettings } from '../book/use-book.js';
@@ -54,9 +55,8 @@ export function HistoryScreen() {
 }
 
 function Entry({ entry }: { entry: HistoryEntry }) {
-  const rows = useAppSelector(({ book }) => book.rows);
   const { locale } = useSettings();
-  const sentences = describeWrites(entry.writes, namesOf(rows, entry.writes));
+  const sentences = describeWrites(entry.writes, namesOf(model.rows, entry.writes));
   const left = sentences.length - MOST_SENTENCES;
   return (
     <li>

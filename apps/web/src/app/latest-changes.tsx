@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useBookPath, useSettings } from '../book/use-book.js';
+import { model } from '../book/model.js';
 import { transport, type HistoryEntry } from '../book/transport.js';
 import { labelOf } from '../book/undo-stacks.js';
 import { momentWords } from '../figures/format.js';
@@ -12,7 +13,6 @@ const MOST = 6;
 export function LatestChanges() {
   const bookId = useAppSelector(({ book }) => book.id);
   const revision = useAppSelector(({ book }) => book.revision);
-  const rows = useAppSelector(({ book }) => book.rows);
   const { locale } = useSettings();
   const path = useBookPath();
   const [entries, setEntries] = useState<readonly HistoryEntry[]>([]);
@@ -32,7 +32,7 @@ export function LatestChanges() {
       <ul className="changes">
         {entries.slice(0, MOST).map((entry) => (
           <li key={entry.revision}>
-            <span>{entry.revision === 1 ? 'The book was made' : labelOf(rows, entry.writes)}</span>
+            <span>{entry.revision === 1 ? 'The book was made' : labelOf(model.rows, entry.writes)}</span>
             <span className="text-soft text-sm">
               {entry.userName}, {momentWords(entry.at, locale)}
             </span>

@@ -1,12 +1,11 @@
 import type { LooseEnd } from '@nuvar/core';
 import { Link } from 'react-router';
-import { useAppSelector } from './store.js';
+import { model } from '../book/model.js';
 import { usePlaceHref } from './place.js';
 
 /** Loose ends with what they affect, and the place to settle each. */
 export function LooseEndList({ ends }: { ends: readonly LooseEnd[] }) {
   const href = usePlaceHref();
-  const products = useAppSelector(({ book }) => book.rows.product);
   return (
     <ul className="ends">
       {ends.map((end) => (
@@ -14,7 +13,9 @@ export function LooseEndList({ ends }: { ends: readonly LooseEnd[] }) {
           <span>{end.sentence}.</span>
           <span className="flex gap-3 text-sm">
             {end.affects.length > 0 && (
-              <span className="text-soft">touches {affected(end.affects.map((id) => products[id]?.name ?? ''))}</span>
+              <span className="text-soft">
+                touches {affected(end.affects.map((id) => model.rows.row('product', id)?.name ?? ''))}
+              </span>
             )}
             {end.place && (
               <Link className="link" to={href(end.place)}>

@@ -1,8 +1,7 @@
-import { fieldValue, type Kind } from '@nuvar/book';
+import { fieldValue, isKind, type Kind } from '@nuvar/book';
 import { useCallback, useEffect } from 'react';
 import { useLocation } from 'react-router';
-import type { Tables } from '../book/tables.js';
-import { useAppSelector } from './store.js';
+import { model } from '../book/model.js';
 import { useBookPath } from '../book/use-book.js';
 
 export interface Place {
@@ -12,8 +11,8 @@ export interface Place {
 }
 
 /** The address of the screen on which a field of a row stands. */
-function pathOf({ kind, id, field }: Place, rows: Tables): string {
-  const row = rows[kind as Kind]?.[id] as object | undefined;
+function pathOf({ kind, id, field }: Place): string {
+  const row: object | undefined = isKind(kind) ? model.rows.row(kind, id) : undefined;
   const owner = String((row && (fieldValue(row, 'materialId') ?? fieldValue(row, 'productId'))) ?? id);
   switch (kind as Kind) {
     case 'material':
@@ -46,8 +45,7 @@ function pathOf({ kind, id, field }: Place, rows: Tables): string {
 /** Gives the address of a place, with the field to go to named in it. */
 export function usePlaceHref(): (place: Place) => string {
   const book = useBookPath();
-  const rows = useAppSelector((state) => state.book.rows);
-  return useCallback((place) => `${book}${pathOf(place, rows)}?at=${place.id}.${place.field}`, [book, rows]);
+  return useCallback((place) => `${book}${pathOf(place)}?at=${place.id}.${place.field}`, [book]);
 }
 
 /** Brings the field that the address names into view and puts the cursor there. */

@@ -1,7 +1,6 @@
-import { applyChange, type Change, type Problem, type StoredRow, type Write } from '@nuvar/book';
+import type { Change, Problem, StoredRow, Write } from '@nuvar/book';
 import type { Override } from '@nuvar/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { NO_TABLES, readerOf, withWrites, type Tables } from './tables.js';
 
 export type Role = 'owner' | 'editor' | 'reader';
 
@@ -22,17 +21,14 @@ export interface Conflict {
 /** How it stands with the server. */
 export type Link = 'well' | 'sending' | 'away' | 'signed-out' | 'gone';
 
+/** How it stands with the open book. Its rows are in the model beside this file. */
 export interface BookState {
   readonly id: string | null;
   readonly role: Role;
-  /** The revision of the server up to which `confirmed` has come. */
+  /** The revision of the server up to which the confirmed rows have come. */
   readonly revision: number;
-  /** The rows as the server has them. */
-  readonly confirmed: Tables;
   /** Changes that the server has not answered yet, in their order. */
   readonly pending: readonly Change[];
-  /** What the person sees: the confirmed rows with the waiting changes on top. */
-  readonly rows: Tables;
   readonly undo: readonly UndoEntry[];
   readonly redo: readonly UndoEntry[];
   readonly link: Link;
@@ -45,9 +41,7 @@ const initialState: BookState = {
   id: null,
   role: 'reader',
   revision: 0,
-  confirmed: NO_TABLES,
   pending: [],
-  rows: NO_TABLES,
   undo: [],
   redo: [],
   link: 'well',
@@ -61,55 +55,30 @@ const slice = createSlice({
   reducers: {
     opened: (
       _state,
-      {
-        payload,
-      }: PayloadAction<Pick<BookState, 'id' | 'role' | 'revision' | 'confirmed' | 'pending' | 'undo' | 'redo'>>,
+      { payload }: PayloadAction<Pick<BookState, 'id' | 'role' | 'revision' | 'pending' | 'undo' | 'redo'>>,
     ) => ({
       ...initialState,
       ...payload,
-      rows: rebased(payload.confirmed, payload.pending),
     }),
     closed: () => initialState,
-    edited: (state, { payload }: PayloadAction<{ change: Change; writes: readonly Write[] }>) => ({
-      ...state,
-      pending: [...state.pending, payload.change],
-      rows: withWrites(state.rows as Tables, payload.writes),
-    }),
+    edited: (state, { payload }: PayloadAction<Change>) => ({ ...state, pending: [...state.pending, payload] }),
     stacked: (state, { payload }: PayloadAction<Pick<BookState, 'undo' | 'redo'>>) => ({ ...state, ...payload }),
-    /** The server has come to a revision: its rows, and the changes that still wait for it. */
-    confirmed: (
-      state,
-      { payload }: PayloadAction<{ revision: number; confirmed: Tables; settled: readonly string[] }>,
-    ) => {
-      const pending = state.pending.filter((change) => !payload.settled.includes(change.id)) as readonly Change[];
-      return {
-        ...state,
-        revision: payload.revision,
-        confirmed: payload.confirmed,
-        pending,
-        rows: rebased(payload.confirmed, pending),
-      };
-    },
+    /** The server has come to a revision; these changes still wait for it. */
+    confirmed: (state, { payload }: PayloadAction<Pick<BookState, 'revision' | 'pending'>>) => ({
+      ...state,
+      ...payload,
+    }),
     /** A waiting change goes in another form, or not at all. */
-    rewritten: (state, { payload }: PayloadAction<{ id: string; change: Change | null }>) => {
-      const pending = state.pending.flatMap((each) =>
-        each.id !== payload.id ? [each] : (payload.change ?? []),
-      ) as readonly Change[];
-      return { ...state, conflict: null, pending, rows: rebased(state.confirmed as Tables, pending) };
-    },
+    rewritten: (state, { payload }: PayloadAction<readonly Change[]>) => ({
+      ...state,
+      conflict: null,
+      pending: payload,
+    }),
     linked: (state, { payload }: PayloadAction<Link>) => ({ ...state, link: payload }),
     conflicted: (state, { payload }: PayloadAction<Conflict>) => ({ ...state, conflict: payload }),
     tried: (state, { payload }: PayloadAction<readonly Override[]>) => ({ ...state, trial: payload }),
   },
 });
-
-/** The rows with the waiting changes on top. A change that no longer fits is left to the server to answer. */
-function rebased(confirmed: Tables, pending: readonly Change[]): Tables {
-  return pending.reduce((tables, change) => {
-    const applied = applyChange(readerOf(tables), change);
-    return applied.ok ? withWrites(tables, applied.writes) : tables;
-  }, confirmed);
-}
 
 export const bookReducer = slice.reducer;
 export const bookActions = slice.actions;

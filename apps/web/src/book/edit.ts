@@ -1,9 +1,9 @@
-import { applyChange, newId, problem, reverseOperations, type Change, type Operation, type Problem } from '@nuvar/book';
+import { newId, problem, reverseOperations, type Change, type Operation, type Problem } from '@nuvar/book';
 import type { AppThunk } from '../app/store.js';
 import { noticed } from '../app/notices-slice.js';
 import { bookActions, type UndoEntry } from './book-slice.js';
+import { model } from './model.js';
 import { sync } from './sync.js';
-import { readerOf } from './tables.js';
 import { labelOf, stacked } from './undo-stacks.js';
 
 /**
@@ -20,10 +20,14 @@ function make(operations: readonly Operation[], undoes: string | null): AppThunk
     if (operations.length === 0) return [];
     if (book.role === 'reader') return [problem('not-allowed', { values: { role: book.role } })];
     const change: Change = undoes === null ? { id: newId(), operations } : { id: newId(), operations, undoes };
-    const applied = applyChange(readerOf(book.rows), change);
+    const applied = model.edit(change);
     if (!applied.ok) return applied.problems;
-    const entry: UndoEntry = { changeId: change.id, writes: applied.writes, label: labelOf(book.rows, applied.writes) };
-    dispatch(bookActions.edited({ change, writes: applied.writes }));
+    const entry: UndoEntry = {
+      changeId: change.id,
+      writes: applied.writes,
+      label: labelOf(model.rows, applied.writes),
+    };
+    dispatch(bookActions.edited(change));
     dispatch(bookActions.stacked(stacked(book, entry, undoes)));
     sync.queued(change);
     return [];
@@ -46,14 +50,14 @@ function takeBack(stack: 'undo' | 'redo', done: string): AppThunk {
       );
       return;
     }
-    const operations = reverseOperations(entry.writes, readerOf(book.rows));
+    const operations = reverseOperations(entry.writes, model.rows);
     const problems = dispatch(make(operations, entry.changeId));
     if (problems.length === 0) {
       const label =
         stack === 'undo'
           ? entry.label
           : labelOf(
-              book.rows,
+              model.rows,
               entry.writes.map(({ before, after, ...write }) => ({ ...write, before: after, after: before })),
             );
       dispatch(noticed({ sentence: `${done}: ${label}` }));
@@ -74,7 +78,7 @@ export function takeBackAllTheSame(stack: 'undo' | 'redo'): AppThunk {
     const { book } = getState();
     const entry = book[stack].at(-1);
     if (entry === undefined) return;
-    const reader = readerOf(book.rows);
+    const reader = model.rows;
     const operations = reverseOperations(entry.writes, reader).map((operation): Operation => {
       if (operation.action !== 'update') return operation;
       const now = reader.row(operation.kind, operation.id) as object | undefined;

@@ -1,9 +1,9 @@
-import { applyChange, type Change } from '@nuvar/book';
+import type { Change, Write } from '@nuvar/book';
 import { noticed } from '../app/notices-slice.js';
 import type { store } from '../app/store.js';
 import { bookActions, type Link } from './book-slice.js';
+import { model } from './model.js';
 import { outboxOf, type Outbox } from './outbox.js';
-import { readerOf, tablesOf, withWrites, type Tables } from './tables.js';
 import { transport, type Answer } from './transport.js';
 import { stacksFrom } from './undo-stacks.js';
 
@@ -40,9 +40,9 @@ export const sync = {
     ]);
     if (!snapshot.ok) return openingOf(snapshot.status);
     const { revision, role, rows } = snapshot.value;
-    const confirmed = tablesOf(rows);
-    const stacks = history.ok ? stacksFrom(history.value, personId, confirmed) : { undo: [], redo: [] };
-    handle.dispatch(bookActions.opened({ id: bookId, role, revision, confirmed, pending, ...stacks }));
+    model.open(rows, pending);
+    const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
+    handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, ...stacks }));
     current = { handle, bookId, outbox, events: null, busy: false, timer: undefined, closed: false };
     listen(current);
     void work(current);
@@ -69,7 +69,7 @@ export const sync = {
   async settle(id: string, change: Change | null): Promise<void> {
     if (current === null) return;
     await (change === null ? current.outbox.remove(id) : current.outbox.put(change));
-    current.handle.dispatch(bookActions.rewritten({ id, change }));
+    rewrite(current.handle, id, change);
     void work(current);
   },
 
@@ -134,14 +134,9 @@ async function accepted(connection: Connection, change: Change, revision: number
   const { handle } = connection;
   await connection.outbox.remove(change.id);
   const { book } = handle.getState();
-  const settle = (next: number, confirmed: Tables) => {
-    handle.dispatch(bookActions.confirmed({ revision: next, confirmed, settled: [change.id] }));
-    if (handle.getState().book.pending.length === 0) say(connection, 'well');
-    return true;
-  };
-  if (revision <= book.revision) return settle(book.revision, book.confirmed);
-  const applied = revision === book.revision + 1 ? applyChange(readerOf(book.confirmed), change) : null;
-  if (applied?.ok) return settle(revision, withWrites(book.confirmed, applied.writes));
+  if (revision <= book.revision) return confirm(connection, book.revision, [], [change.id]);
+  const foreseen = revision === book.revision + 1 ? model.foresee(change) : null;
+  if (foreseen?.ok) return confirm(connection, revision, foreseen.writes, [change.id]);
   const caughtUp = await catchUp(connection, [change.id]);
   return caughtUp || handle.getState().book.pending.length > 0;
 }
@@ -149,19 +144,39 @@ async function accepted(connection: Connection, change: Change, revision: number
 /** Fetches what others wrote. Returns true where there may be more to do. */
 async function catchUp(connection: Connection, settled: readonly string[] = []): Promise<boolean> {
   const { handle } = connection;
-  const { revision, confirmed } = handle.getState().book;
-  const answer = await transport.since(connection.bookId, revision);
+  const answer = await transport.since(connection.bookId, handle.getState().book.revision);
   if (connection.closed) return false;
   if (!answer.ok)
     return wait(connection, answer.status === 401 ? 'signed-out' : answer.status === 404 ? 'gone' : 'away');
   const last = answer.value.at(-1);
-  if (handle.getState().book.pending.length === settled.length) say(connection, 'well');
-  if (last === undefined) return false;
-  const tables = answer.value.reduce((each, entry) => withWrites(each, entry.writes), confirmed);
+  if (last === undefined && settled.length === 0) {
+    if (handle.getState().book.pending.length === 0) say(connection, 'well');
+    return false;
+  }
   const ids = [...settled, ...answer.value.map((entry) => entry.changeId)];
-  handle.dispatch(bookActions.confirmed({ revision: last.revision, confirmed: tables, settled: ids }));
+  const writes = answer.value.flatMap((entry) => entry.writes);
+  confirm(connection, last?.revision ?? handle.getState().book.revision, writes, ids);
   await Promise.all(ids.map((id) => connection.outbox.remove(id)));
   return handle.getState().book.conflict === null;
+}
+
+/** Takes what the server has written under the changes that still wait. */
+function confirm(connection: Connection, revision: number, writes: readonly Write[], settled: readonly string[]): true {
+  const { handle } = connection;
+  const before = handle.getState().book.pending;
+  const pending = before.filter((change) => !settled.includes(change.id));
+  model.confirm(writes, before, pending);
+  handle.dispatch(bookActions.confirmed({ revision, pending }));
+  if (pending.length === 0) say(connection, 'well');
+  return true;
+}
+
+/** A waiting change goes in another form, or not at all. */
+function rewrite(handle: Handle, id: string, change: Change | null): void {
+  const before = handle.getState().book.pending;
+  const pending = before.flatMap((each) => (each.id !== id ? [each] : (change ?? [])));
+  model.rewrite(before, pending);
+  handle.dispatch(bookActions.rewritten(pending));
 }
 
 /** The server will never take this change: it is dropped, and the person is told why. */
@@ -172,7 +187,7 @@ async function refused(
 ): Promise<boolean> {
   const { handle } = connection;
   await connection.outbox.remove(change.id);
-  handle.dispatch(bookActions.rewritten({ id: change.id, change: null }));
+  rewrite(handle, change.id, null);
   const sentence = answer.problems.map((each) => each.sentence).join(' ');
   handle.dispatch(noticed({ sentence: `An edit could not be kept. ${sentence}`, tone: 'problem' }));
   return true;

@@ -1,10 +1,10 @@
-import type { Change, Problem, StoredRow, Write } from '@nuvar/book';
+import type { Change, Problem, RowsByKind, StoredRow, Write } from '@nuvar/book';
 import type { Role } from './book-slice.js';
 
 export interface Snapshot {
   readonly revision: number;
   readonly role: Role;
-  readonly rows: Readonly<Record<string, readonly StoredRow[]>>;
+  readonly rows: RowsByKind;
 }
 
 export interface HistoryEntry {

@@ -1,6 +1,5 @@
-import { describeWrites, type Write } from '@nuvar/book';
+import { describeWrites, type BookRows, type Write } from '@nuvar/book';
 import type { UndoEntry } from './book-slice.js';
-import type { Tables } from './tables.js';
 import type { HistoryEntry } from './transport.js';
 
 export interface UndoStacks {
@@ -11,11 +10,11 @@ export interface UndoStacks {
 const MOST = 200;
 
 /** The name of a row by its id, from the rows of a book and, for what is gone, from the writes themselves. */
-export function namesOf(tables: Tables, writes: readonly Write[] = []): (id: string) => string | undefined {
+export function namesOf(rows: BookRows, writes: readonly Write[] = []): (id: string) => string | undefined {
   const named = ['material', 'product', 'labourGrade', 'channel', 'supplier', 'runningCost'] as const;
   return (id) => {
     for (const kind of named) {
-      const row = tables[kind][id];
+      const row = rows.row(kind, id);
       if (row !== undefined) return row.name;
     }
     const written = writes.find((write) => write.id === id);
@@ -25,8 +24,8 @@ export function namesOf(tables: Tables, writes: readonly Write[] = []): (id: str
 }
 
 /** What a change did, in one line. */
-export function labelOf(tables: Tables, writes: readonly Write[]): string {
-  const sentences = describeWrites(writes, namesOf(tables, writes));
+export function labelOf(rows: BookRows, writes: readonly Write[]): string {
+  const sentences = describeWrites(writes, namesOf(rows, writes));
   return sentences.length > 1 ? `${sentences[0]}, and ${sentences.length - 1} more` : (sentences[0] ?? '');
 }
 
@@ -39,13 +38,13 @@ export function stacked(stacks: UndoStacks, entry: UndoEntry, undoes: string | n
 }
 
 /** The stacks as a person left them, from the history of the book (newest first). */
-export function stacksFrom(history: readonly HistoryEntry[], personId: string, tables: Tables): UndoStacks {
+export function stacksFrom(history: readonly HistoryEntry[], personId: string, rows: BookRows): UndoStacks {
   return [...history]
     .reverse()
     .filter((entry) => entry.userId === personId && entry.revision > 1)
     .reduce<UndoStacks>(
       (stacks, { changeId, writes, undoes }) =>
-        stacked(stacks, { changeId, writes, label: labelOf(tables, writes) }, undoes),
+        stacked(stacks, { changeId, writes, label: labelOf(rows, writes) }, undoes),
       { undo: [], redo: [] },
     );
 }

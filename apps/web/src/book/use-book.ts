@@ -1,9 +1,8 @@
 import { type Kind, type Operation, type Problem, type RowOf, type StoredRow } from '@nuvar/book';
-import { createSelector } from '@reduxjs/toolkit';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.js';
 import { edit } from './edit.js';
-import { inOrder, rowsWith, type Table } from './tables.js';
+import { inOrder, model } from './model.js';
 
 /** The address of the open book, under which its screens stand. */
 export function useBookPath(): string {
@@ -11,13 +10,24 @@ export function useBookPath(): string {
 }
 
 export function useRow<K extends Kind>(kind: K, id: string | null | undefined): StoredRow<K> | undefined {
-  return useAppSelector(({ book }) => (id == null ? undefined : (book.rows[kind] as Table<K>)[id]));
+  return useSyncExternalStore(model.subscribe, () => (id == null ? undefined : model.rows.row(kind, id)));
+}
+
+/** A number that becomes another whenever a row of one of these kinds has changed. */
+export function useVersion(...kinds: readonly Kind[]): number {
+  return useSyncExternalStore(model.subscribe, () => kinds.reduce((sum, kind) => sum + model.versionOf(kind), 0));
 }
 
 /** All rows of a kind, in the order in which they are shown. */
 export function useAll<K extends Kind>(kind: K): readonly StoredRow<K>[] {
-  const table = useAppSelector(({ book }) => book.rows[kind] as Table<K>);
-  return useMemo(() => inOrder(Object.values(table)), [table]);
+  const version = useVersion(kind);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the rows are those of this version
+  return useMemo(() => inOrder(model.rows.all(kind)), [kind, version]);
+}
+
+/** How many rows of a kind there are. */
+export function useCount(kind: Kind): number {
+  return useSyncExternalStore(model.subscribe, () => model.rows.count(kind));
 }
 
 /** The rows of a kind that point to a row, in their order. */
@@ -26,18 +36,17 @@ export function useRowsOf<K extends Kind>(
   field: keyof RowOf<K> & string,
   id: string,
 ): readonly StoredRow<K>[] {
-  const table = useAppSelector(({ book }) => book.rows[kind] as Table<K>);
-  return useMemo(() => inOrder(rowsWith(table, field, id)), [table, field, id]);
+  const version = useVersion(kind);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the rows are those of this version
+  return useMemo(() => inOrder(model.rows.rowsWith(kind, field, id)), [kind, field, id, version]);
 }
-
-const selectSettings = createSelector(
-  (table: Table<'settings'>) => table,
-  (table) => Object.values(table)[0],
-);
 
 /** The settings of the open book. Screens of a book are shown only when it is open, so they are there. */
 export function useSettings(): StoredRow<'settings'> {
-  return useAppSelector(({ book }) => selectSettings(book.rows.settings)) as StoredRow<'settings'>;
+  return useRow(
+    'settings',
+    useAppSelector(({ book }) => book.id),
+  ) as StoredRow<'settings'>;
 }
 
 /** Makes an edit; gives back the problems that stand against it. */

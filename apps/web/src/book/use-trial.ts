@@ -5,6 +5,7 @@ import { noticed } from '../app/notices-slice.js';
 import { useAppDispatch, useAppSelector, type AppThunk } from '../app/store.js';
 import { bookActions } from './book-slice.js';
 import { edit } from './edit.js';
+import { model } from './model.js';
 import { updateOf } from './operations.js';
 
 /** Tries a value for one field of a row: everything follows it, and nothing is kept. */
@@ -26,9 +27,9 @@ export function useAcceptTrial(): () => void {
 
 function accept(): AppThunk {
   return (dispatch, getState) => {
-    const { trial, rows } = getState().book;
+    const { trial } = getState().book;
     const operations = trial.flatMap((each): Operation[] => {
-      const row = rows[each.kind][each.id];
+      const row = model.rows.row(each.kind, each.id);
       return row === undefined ? [] : updateOf(each.kind, row, { [each.field]: each.value });
     });
     const problem = dispatch(edit(operations))[0];

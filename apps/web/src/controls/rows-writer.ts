@@ -1,8 +1,7 @@
 import { completeRow, fieldsOf, fieldValue, removalOf, type Kind, type Operation, type StoredRow } from '@nuvar/book';
 import { newId } from '@nuvar/book';
 import { createOf, updateOf } from '../book/operations.js';
-import { readerOf } from '../book/tables.js';
-import { store } from '../app/store.js';
+import { model } from '../book/model.js';
 import type { GridWriter } from './grid-model.js';
 
 /** A name that is still free: "Mug copy", "Mug copy 2". */
@@ -15,7 +14,7 @@ export function copiedName(name: string, isTaken: (name: string) => boolean): st
 
 /** The operations that remove a row with all that belongs to it. */
 export function removalInBook(kind: Kind, id: string): Operation[] {
-  return removalOf(readerOf(store.getState().book.rows), kind, id);
+  return removalOf(model.rows, kind, id);
 }
 
 interface RowsWriterOptions {
@@ -36,11 +35,10 @@ export function rowsWriter<Row extends StoredRow>(
     remove: (row) => removalInBook(kind, row.id),
     duplicate: (row) => {
       const fields = Object.fromEntries(fieldsOf(kind).map(({ name }) => [name, fieldValue(row, name)]));
-      const reader = readerOf(store.getState().book.rows);
       const name = fieldValue(row, 'name');
       const renamed =
         typeof name === 'string' && needs === 'name'
-          ? { name: copiedName(name, (each) => reader.rowsWith(kind, 'name', each).length > 0) }
+          ? { name: copiedName(name, (each) => model.rows.rowsWith(kind, 'name', each).length > 0) }
           : {};
       return [createOf(kind, newId(), { ...completeRow(kind, fields), ...renamed })];
     },

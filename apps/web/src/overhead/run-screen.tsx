@@ -1,7 +1,7 @@
 import { RHYTHMS, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { store } from '../app/store.js';
+import { model } from '../book/model.js';
 import { today } from '../app/today.js';
 import { nextPosition } from '../book/operations.js';
 import { useAll, useBookPath, useSettings } from '../book/use-book.js';
@@ -26,7 +26,7 @@ const RHYTHM_WORDS = {
 
 const plainWriter = rowsWriter<Row>('runningCost', {
   needs: 'name',
-  fixed: () => ({ position: nextPosition(Object.values(store.getState().book.rows.runningCost)) }),
+  fixed: () => ({ position: nextPosition(model.rows.all('runningCost')) }),
 });
 
 const isOneOff = (row: Row | null) => row?.rhythm === 'one-off';

@@ -1,9 +1,8 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { store } from '../app/store.js';
 import { nextPosition } from '../book/operations.js';
-import { rowsWith } from '../book/tables.js';
+import { model } from '../book/model.js';
 import { useAll, useBookPath, useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
@@ -75,7 +74,7 @@ export function BreakEvenDetail({ productId }: { productId: string }) {
         fixed: () => ({
           productId,
           channelId,
-          position: nextPosition(rowsWith(store.getState().book.rows.candidatePrice, 'productId', productId)),
+          position: nextPosition(model.rows.rowsWith('candidatePrice', 'productId', productId)),
         }),
       }),
     [productId, channelId],

@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { StoredRow } from '@nuvar/book';
-import { useAppSelector } from '../app/store.js';
-import { rowsWith } from '../book/tables.js';
-import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { model } from '../book/model.js';
+import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
@@ -21,7 +20,7 @@ export function PlanScreen() {
   const navigate = useNavigate();
   const path = useBookPath();
   const products = useAll('product');
-  const points = useAppSelector(({ book }) => book.rows.pricePoint);
+  const version = useVersion('pricePoint');
   const { currency } = useSettings();
   const [filter, setFilter] = useState('');
   const rows = useMemo(() => {
@@ -30,10 +29,11 @@ export function PlanScreen() {
       .map((product): Row => ({
         id: product.id,
         product,
-        pointId: rowsWith(points, 'productId', product.id)[0]?.id ?? '',
+        pointId: model.rows.rowsWith('pricePoint', 'productId', product.id)[0]?.id ?? '',
       }));
     return [...all.filter((row) => row.pointId !== ''), ...all.filter((row) => row.pointId === '')];
-  }, [products, points, filter]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the prices are those of this version
+  }, [products, version, filter]);
   const columns = useMemo(
     (): Column<Row, object>[] => [
       {

@@ -1,9 +1,8 @@
 import { newId, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
 import type { CardView } from '@nuvar/core';
 import { useMemo } from 'react';
-import { store } from '../app/store.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
-import { rowsWith } from '../book/tables.js';
+import { model } from '../book/model.js';
 import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
@@ -171,7 +170,7 @@ const pointingTo = ({ id, field, unit }: Item): LinePatch => ({
 
 /** Packaging counts by the good piece, all else by the piece started. */
 function usualBasis(materialId: string | null | undefined): Line['basis'] {
-  return store.getState().book.rows.material[materialId ?? '']?.kind === 'packaging' ? 'good unit' : 'started unit';
+  return model.rows.row('material', materialId ?? '')?.kind === 'packaging' ? 'good unit' : 'started unit';
 }
 
 function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWriter<Line, LinePatch> {
@@ -208,7 +207,7 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
     create: (id, patch, before) => {
       const { made, fields } = withItem(patch, before);
       if (!fields.materialId && !fields.componentId) return null;
-      const lines = rowsWith(store.getState().book.rows.billLine, 'productId', productId);
+      const lines = model.rows.rowsWith('billLine', 'productId', productId);
       const waiting = before.filter((each) => each.action === 'create' && each.kind === 'billLine').length;
       const row = {
         productId,

@@ -1,9 +1,8 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
 import type { CardView } from '@nuvar/core';
 import { useMemo } from 'react';
-import { store } from '../app/store.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
-import { rowsWith } from '../book/tables.js';
+import { model } from '../book/model.js';
 import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
@@ -109,7 +108,7 @@ function labourWriter(productId: string, grades: readonly StoredRow<'labourGrade
     create: (id, patch, before) => {
       if (!patch.name) return null;
       const { made, fields } = withGrade(patch, before);
-      const steps = rowsWith(store.getState().book.rows.labourStep, 'productId', productId);
+      const steps = model.rows.rowsWith('labourStep', 'productId', productId);
       const waiting = before.filter((each) => each.action === 'create' && each.kind === 'labourStep').length;
       const only = grades.length === 1 ? { gradeId: grades[0]?.id ?? null } : {};
       return [

@@ -1,9 +1,8 @@
 import { newId, type StoredRow } from '@nuvar/book';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { store } from '../app/store.js';
 import { createOf } from '../book/operations.js';
-import { readerOf } from '../book/tables.js';
+import { model } from '../book/model.js';
 import { useAll, useBookPath, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { FilterBox } from '../controls/filter-box.js';
@@ -20,12 +19,11 @@ const plainWriter = rowsWriter<Row>('product', { needs: 'name', fixed: () => ({}
 const productWriter: GridWriter<Row, Partial<Row>> = {
   ...plainWriter,
   duplicate: (row) => {
-    const reader = readerOf(store.getState().book.rows);
     return copyOfProduct(
-      reader,
+      model.rows,
       row,
       newId(),
-      copiedName(row.name, (name) => reader.rowsWith('product', 'name', name).length > 0),
+      copiedName(row.name, (name) => model.rows.rowsWith('product', 'name', name).length > 0),
       newId,
       createOf,
     );

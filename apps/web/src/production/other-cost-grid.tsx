@@ -1,9 +1,8 @@
 import type { StoredRow } from '@nuvar/book';
 import type { CardView } from '@nuvar/core';
 import { useMemo } from 'react';
-import { store } from '../app/store.js';
 import { nextPosition } from '../book/operations.js';
-import { rowsWith } from '../book/tables.js';
+import { model } from '../book/model.js';
 import { useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
@@ -44,7 +43,7 @@ export function OtherCostGrid({ product }: OtherCostGridProps) {
         needs: 'name',
         fixed: () => ({
           productId: product.id,
-          position: nextPosition(rowsWith(store.getState().book.rows.otherCost, 'productId', product.id)),
+          position: nextPosition(model.rows.rowsWith('otherCost', 'productId', product.id)),
         }),
       }),
     [product.id],

@@ -1,8 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useAppSelector } from '../app/store.js';
-import { rowsWith } from '../book/tables.js';
-import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { model } from '../book/model.js';
+import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
 import { materialColumns } from './material-columns.js';
@@ -50,18 +49,23 @@ export function BuyScreen() {
 
 function useMaterialRows(filter: string): MaterialRow[] {
   const materials = useAll('material');
-  const prices = useAppSelector(({ book }) => book.rows.supplierPrice);
-  const suppliers = useAppSelector(({ book }) => book.rows.supplier);
+  const version = useVersion('supplierPrice', 'supplier');
   return useMemo(() => {
     const wanted = filter.trim().toLowerCase();
     const rows = materials.map((material): MaterialRow => {
-      const price = shownPrice(rowsWith(prices, 'materialId', material.id));
-      return { id: material.id, material, price, supplier: suppliers[price?.supplierId ?? '']?.name ?? '' };
+      const price = shownPrice(model.rows.rowsWith('supplierPrice', 'materialId', material.id));
+      return {
+        id: material.id,
+        material,
+        price,
+        supplier: model.rows.row('supplier', price?.supplierId ?? '')?.name ?? '',
+      };
     });
     return wanted === ''
       ? rows
       : rows.filter((row) =>
           `${row.material.name} ${row.supplier} ${row.material.kind}`.toLowerCase().includes(wanted),
         );
-  }, [materials, prices, suppliers, filter]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- prices and suppliers are those of this version
+  }, [materials, version, filter]);
 }

@@ -1,8 +1,7 @@
 import { newId, unitOfMeasure, withoutVersion, type Operation, type StoredRow } from '@nuvar/book';
-import { store } from '../app/store.js';
 import { today } from '../app/today.js';
 import { createOf, updateOf } from '../book/operations.js';
-import { readerOf, rowsWith } from '../book/tables.js';
+import { model } from '../book/model.js';
 import { copiedName, removalInBook } from '../controls/rows-writer.js';
 import type { GridWriter } from '../controls/grid-model.js';
 
@@ -35,7 +34,7 @@ export function shownPrice(prices: readonly StoredRow<'supplierPrice'>[]): Store
 /** The id of the supplier of that name, and the operation that makes one where there is none yet. */
 function supplierOf(name: string, before: readonly Operation[]): { id: string | null; made: Operation[] } {
   if (name === '') return { id: null, made: [] };
-  const known = rowsWith(store.getState().book.rows.supplier, 'name', name)[0]?.id;
+  const known = model.rows.rowsWith('supplier', 'name', name)[0]?.id;
   if (known !== undefined) return { id: known, made: [] };
   const waiting = before.find(
     (each) =>
@@ -86,12 +85,12 @@ function followedUnit(
 ): string {
   if (packUnit === undefined || isSameDimension(packUnit, material.baseUnit) || price?.price != null)
     return material.baseUnit;
-  const isUsed = rowsWith(store.getState().book.rows.billLine, 'materialId', material.id).length > 0;
+  const isUsed = model.rows.rowsWith('billLine', 'materialId', material.id).length > 0;
   return isUsed ? material.baseUnit : packUnit;
 }
 
 function newPrice(materialId: string, unit: string, fields: Readonly<Record<string, unknown>>): Operation {
-  const { currency } = Object.values(store.getState().book.rows.settings)[0] ?? { currency: 'EUR' };
+  const { currency } = model.rows.all('settings')[0] ?? { currency: 'EUR' };
   return createOf('supplierPrice', newId(), { materialId, packUnit: unit, currency, validFrom: today(), ...fields });
 }
 
@@ -113,10 +112,7 @@ export function newMaterial(
 function duplicate({ material, price }: MaterialRow): Operation[] {
   const id = newId();
   const fields = withoutVersion(material);
-  const name = copiedName(
-    material.name,
-    (each) => readerOf(store.getState().book.rows).rowsWith('material', 'name', each).length > 0,
-  );
+  const name = copiedName(material.name, (each) => model.rows.rowsWith('material', 'name', each).length > 0);
   const copied =
     price === undefined ? [] : [createOf('supplierPrice', newId(), { ...withoutVersion(price), materialId: id })];
   return [createOf('material', id, { ...fields, name }), ...copied];

@@ -1,9 +1,8 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useAppSelector } from '../app/store.js';
-import { rowsWith } from '../book/tables.js';
-import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { model } from '../book/model.js';
+import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
@@ -53,17 +52,18 @@ export function SellScreen() {
 /** Products with a price first, in their order; those without after them. */
 function useSold(filter: string): Row[] {
   const products = useAll('product');
-  const points = useAppSelector(({ book }) => book.rows.pricePoint);
+  const version = useVersion('pricePoint');
   return useMemo(() => {
     const rows = products
       .filter((product) => product.name.toLowerCase().includes(filter.trim().toLowerCase()))
       .map((product): Row => ({
         id: product.id,
         product,
-        pointId: rowsWith(points, 'productId', product.id)[0]?.id ?? '',
+        pointId: model.rows.rowsWith('pricePoint', 'productId', product.id)[0]?.id ?? '',
       }));
     return [...rows.filter((row) => row.pointId !== ''), ...rows.filter((row) => row.pointId === '')];
-  }, [products, points, filter]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the prices are those of this version
+  }, [products, version, filter]);
 }
 
 function useColumns(): Column<Row, object>[] {

@@ -9,6 +9,7 @@ export interface BookRows extends BookReader {
   row<K extends Kind>(kind: K, id: string): StoredRow<K> | undefined;
   rowsWith<K extends Kind>(kind: K, field: string, value: string): readonly StoredRow<K>[];
   all<K extends Kind>(kind: K): readonly StoredRow<K>[];
+  count(kind: Kind): number;
   put(kind: Kind, id: string, row: StoredRow | null): void;
   apply(writes: readonly Write[]): void;
 }
@@ -64,6 +65,7 @@ export function bookRows(initial: Partial<RowsByKind> = {}): BookRows {
       return [...(indexBy(kind, field).get(value.toLowerCase())?.values() ?? [])] as unknown as StoredRow<K>[];
     },
     all: <K extends Kind>(kind: K) => [...rowsOfKind(kind).values()] as unknown as StoredRow<K>[],
+    count: (kind) => rowsOfKind(kind).size,
     put,
     apply: (writes) => writes.forEach((write) => put(write.kind, write.id, write.after)),
   };

@@ -1,0 +1,139 @@
+import {
+  applyChange,
+  bookRows,
+  changedFields,
+  fieldValue,
+  rowsByKind,
+  type Applied,
+  type BookRows,
+  type Change,
+  type Kind,
+  type RowsByKind,
+  type StoredRow,
+  type Write,
+} from '@nuvar/book';
+
+/** A row that something may have happened to. */
+interface Touched {
+  readonly kind: Kind;
+  readonly id: string;
+}
+
+/** Is told of every book that is opened and of every write to the rows that are shown. */
+export interface Follower {
+  readonly opened: (rows: RowsByKind) => void;
+  readonly written: (writes: readonly Write[]) => void;
+}
+
+let confirmed = bookRows();
+let shown = bookRows();
+let follower: Follower | null = null;
+const versions = new Map<Kind, number>();
+const listeners = new Set<() => void>();
+
+/**
+ * The rows of the open book, twice: as the server has confirmed them, and as they are shown, with the changes on top
+ * that still wait to be sent. Tens of thousands of rows are changed in place; whoever shows some of them is told when
+ * rows of their kind have changed. Rows themselves are never changed: another object is another state.
+ */
+export const model = {
+  /** The rows that are shown. */
+  get rows(): BookRows {
+    return shown;
+  },
+
+  open(rows: Partial<RowsByKind>, pending: readonly Change[]): void {
+    confirmed = bookRows(rows);
+    shown = bookRows(rows);
+    follower?.opened(rowsByKind(shown));
+    restore(touchedBy(pending), pending);
+    announce(Object.keys(rows) as Kind[]);
+  },
+
+  /** Shows a change at once, where nothing stands against it. */
+  edit(change: Change): Applied {
+    const applied = applyChange(shown, change);
+    if (applied.ok) put(applied.writes);
+    return applied;
+  },
+
+  /** What the server would answer to a change, by the rows that it has confirmed. */
+  foresee: (change: Change): Applied => applyChange(confirmed, change),
+
+  /** The server has written; `before` waited until now, `after` waits still. */
+  confirm(writes: readonly Write[], before: readonly Change[], after: readonly Change[]): void {
+    confirmed.apply(writes);
+    restore([...writes, ...touchedBy(before)], after);
+  },
+
+  /** The waiting changes have become others. */
+  rewrite: (before: readonly Change[], after: readonly Change[]) =>
+    restore([...touchedBy(before), ...touchedBy(after)], after),
+
+  subscribe(listener: () => void): () => void {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  },
+
+  /** Rises with every change of a row of that kind. */
+  versionOf: (kind: Kind): number => versions.get(kind) ?? 0,
+
+  follow(by: Follower): void {
+    follower = by;
+  },
+};
+
+function touchedBy(changes: readonly Change[]): Touched[] {
+  return changes.flatMap(({ operations }) =>
+    operations.map((operation) => ({
+      kind: operation.kind,
+      id: operation.action === 'create' ? operation.row.id : operation.id,
+    })),
+  );
+}
+
+/** Shows touched rows as the server has them, with the waiting changes on top. What no longer fits is left to the server. */
+function restore(touched: readonly Touched[], pending: readonly Change[]): void {
+  const once = new Map(
+    touched.map(({ kind, id }) => [`${kind}/${id}`, { kind, id, before: shown.row(kind, id) ?? null }]),
+  );
+  for (const { kind, id } of once.values()) shown.put(kind, id, confirmed.row(kind, id) ?? null);
+  for (const change of pending) {
+    const applied = applyChange(shown, change);
+    if (applied.ok) shown.apply(applied.writes);
+  }
+  const writes = [...once.values()].flatMap(({ kind, id, before }): Write[] => {
+    const after = shown.row(kind, id) ?? null;
+    if (before !== null && after !== null && isSame(kind, before, after)) {
+      shown.put(kind, id, before);
+      return [];
+    }
+    return before === after ? [] : [{ kind, id, before, after }];
+  });
+  told(writes);
+}
+
+const isSame = (kind: Kind, one: StoredRow, other: StoredRow) =>
+  one.version === other.version && changedFields(kind, one, other).length === 0;
+
+function put(writes: readonly Write[]): void {
+  shown.apply(writes);
+  told(writes);
+}
+
+function told(writes: readonly Write[]): void {
+  if (writes.length === 0) return;
+  follower?.written(writes);
+  announce(new Set(writes.map(({ kind }) => kind)));
+}
+
+function announce(kinds: Iterable<Kind>): void {
+  for (const kind of kinds) versions.set(kind, (versions.get(kind) ?? 0) + 1);
+  listeners.forEach((listener) => listener());
+}
+
+/** The order in which rows are shown: by position where they have one, else as they were made. */
+export function inOrder<Row extends { readonly id: string }>(rows: readonly Row[]): Row[] {
+  const position = (row: Row) => (fieldValue(row, 'position') as number | undefined) ?? 0;
+  return [...rows].sort((one, other) => position(one) - position(other) || (one.id < other.id ? -1 : 1));
+}

@@ -1,0 +1,15 @@
+import type { store } from '../app/store.js';
+import { model } from '../book/model.js';
+import { engine } from './engine.js';
+
+/** Lets the engine follow the open book: its rows as they change, and what is tried on top of them. */
+export function followBook(state: Pick<typeof store, 'getState' | 'subscribe'>, today: () => string): void {
+  model.follow({ opened: (rows) => engine.open(rows, today()), written: (writes) => engine.apply(writes) });
+  let seen = state.getState().book;
+  state.subscribe(() => {
+    const { book } = state.getState();
+    if (book.trial !== seen.trial) engine.override(book.trial);
+    if (book.id === null && seen.id !== null) engine.close();
+    seen = book;
+  });
+}
