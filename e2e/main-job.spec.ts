@@ -47,7 +47,7 @@ test('a new user gets from pack prices to a selling price and its break-even, an
   await cell(page, 'Done by', 'Mix and bake').fill('Baker');
   await cell(page, 'Done by', 'Mix and bake').press('Enter');
   await type(page, 'Time', 'Mix and bake', '1 h');
-  await cell(page, 'Stated as', 'Mix and bake').selectOption('min per batch');
+  await cell(page, 'Stated as', 'Mix and bake').selectOption('min a batch');
   await expect(product.getByText('no wage yet for Baker').first()).toBeVisible();
 
   await page.getByRole('link', { name: 'Labour grades' }).click();

@@ -1,6 +1,7 @@
 import { LOCALES } from '@nuvar/book';
 import { useRef, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { localeName } from '../figures/format.js';
 import {
   problemsOf,
   useBooksQuery,
@@ -47,11 +48,6 @@ export function BooksList() {
   );
 }
 
-const localeName = (locale: string) => {
-  const [language = '', region = ''] = locale.split('-');
-  const regionName = new Intl.DisplayNames('en', { type: 'region' }).of(region);
-  return `${regionName}, ${new Intl.DisplayNames('en', { type: 'language' }).of(language)}`;
-};
 const CURRENCIES = [
   'EUR',
   'GBP',

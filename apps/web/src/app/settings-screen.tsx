@@ -1,7 +1,8 @@
-import { ROUNDING_MODES } from '@nuvar/book';
+import { LOCALES, ROUNDING_MODES } from '@nuvar/book';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useSettings } from '../book/use-book.js';
+import { localeName } from '../figures/format.js';
 import { RowField } from '../controls/row-field.js';
 import {
   problemsOf,
@@ -14,6 +15,7 @@ import {
 import { useAppSelector } from './store.js';
 import { applyTheme, chosenTheme, type Theme } from './theme.js';
 
+const LOCALE_WORDS = Object.fromEntries(LOCALES.map((locale) => [locale, localeName(locale)]));
 const ROUNDING_WORDS = {
   'half-away-from-zero': 'half away from zero',
   'half-even': 'half to the even digit',
@@ -39,7 +41,7 @@ export function SettingsScreen() {
         <div className="fields">
           {field('name')}
           {field('currency')}
-          {field('locale')}
+          {field('locale', undefined, LOCALE_WORDS)}
           {field('rounding', undefined, ROUNDING_WORDS)}
           {field('salesTaxPercent', '% of the price before tax')}
           {field('pricesIncludeTax')}

@@ -73,3 +73,11 @@ export function momentWords(moment: string, locale: string): string {
     minute: '2-digit',
   });
 }
+
+/** A country and its language in words: "de-AT" is Austria, German. */
+export function localeName(locale: string): string {
+  const [language = '', region = ''] = locale.split('-');
+  const inEnglish = (code: string, type: 'region' | 'language') =>
+    new Intl.DisplayNames('en', { type }).of(code) ?? code;
+  return `${inEnglish(region, 'region')}, ${inEnglish(language, 'language')}`;
+}

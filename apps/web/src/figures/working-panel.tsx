@@ -88,7 +88,9 @@ function WorkingBody({ working, levers, open }: BodyProps) {
         <>
           {working.formula !== 'none' && (
             <p className="formula">
-              <span className="formula-words">{formulaOf(working, (part) => part.name, working.name)}</span>
+              <span className="formula-words">
+                {formulaOf(working, (part) => nameWithin(part, working), working.name)}
+              </span>
               {formulaOf(
                 working,
                 (part) => say(part.amount, part.unit),
@@ -168,6 +170,11 @@ function Levers({ levers, unit }: { levers: readonly LeverView[]; unit: string }
       </table>
     </div>
   );
+}
+
+/** The name of a part, with what it is of where that is something else than the whole is of. */
+function nameWithin(part: PartView, whole: WorkingView): string {
+  return part.subject === '' || part.subject === whole.subject ? part.name : `${part.name} (${part.subject})`;
 }
 
 const JOINED: Partial<Record<WorkingView['formula'], string>> = {

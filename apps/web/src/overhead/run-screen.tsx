@@ -48,7 +48,7 @@ export function RunScreen() {
     const own = (field: keyof Row & string, width: string, header: string, words?: Record<string, string>) =>
       fieldColumn<Row>('runningCost', field, locale, { width, header, ...(words === undefined ? {} : { words }) });
     return [
-      own('name', 'auto', 'Running cost'),
+      { ...own('name', 'auto', 'Running cost'), placeholder: 'Type a running cost' },
       own('amount', '6.5rem', `Amount, ${currency}`),
       own('rhythm', '8.5rem', 'Comes every', RHYTHM_WORDS),
       { ...own('months', '5.5rem', 'Months'), applies: isOneOff },

@@ -94,7 +94,7 @@ function billColumns(
       header: 'Material or component',
       width: 'auto',
       type: 'item',
-      placeholder: 'Type a material or product',
+      placeholder: 'Type a material',
       options: () => offered,
       text: (line) => itemOf(line)?.label ?? '',
       read: (text) => {

@@ -37,9 +37,9 @@ export function LabourGrid({ product }: LabourGridProps) {
 }
 
 const TIME_WORDS = {
-  'minutes per batch': 'min per batch',
-  'minutes per unit': 'min per unit',
-  'units per hour': 'units per hour',
+  'minutes per batch': 'min a batch',
+  'minutes per unit': 'min a unit',
+  'units per hour': 'units an hour',
 };
 
 function labourColumns(

@@ -47,7 +47,7 @@ export function MakeScreen() {
       fieldColumn<Row>('product', 'name', locale, {
         width: 'auto',
         header: 'Product',
-        placeholder: 'Type a new product here',
+        placeholder: 'New product',
       }),
       figureColumn({
         id: 'fullCost',

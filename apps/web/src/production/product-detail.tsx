@@ -31,6 +31,7 @@ export function ProductDetail({ id }: { id: string }) {
     );
   }
   const unit = unitWords(product.outputUnit);
+  const units = unit === 'piece' ? 'pieces' : unit;
   const fullCost = card?.lines.find((line) => line.id === 'fullCost')?.perUnit;
   return (
     <section className="product" aria-label={product.name}>
@@ -44,14 +45,14 @@ export function ProductDetail({ id }: { id: string }) {
         <div className="fields fields-2">
           <RowField kind="product" id={id} field="name" />
           <RowField kind="product" id={id} field="kind" words={PRODUCT_KIND_WORDS} />
-          <RowField kind="product" id={id} field="batchSize" label="One batch starts" suffix={unit} />
+          <RowField kind="product" id={id} field="batchSize" label="One batch starts" suffix={units} />
           <RowField kind="product" id={id} field="yieldPercent" label="Comes out good" suffix="% (yield)" />
           <RowField
             kind="product"
             id={id}
             field="plannedUnitsPerMonth"
             label="Planned sales"
-            suffix={`${unit} a month`}
+            suffix={`${units} a month`}
             placeholder="not yet"
           />
           <RowField kind="product" id={id} field="outputUnit" label="Counted in" />
