@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { DEMO_EMAIL, DEMO_PASSWORD, DemoService } from './demo/demo.service.js';
 import { makeServer } from './server.js';
 
 const { DATABASE_URL, PORT = '4820', HOST = '127.0.0.1', SESSION_SECRET } = process.env;
@@ -13,5 +14,18 @@ const app = await makeServer({
   sessionSecret: SESSION_SECRET,
   webFolder: join(import.meta.dirname, '../../web/dist'),
 });
-await app.listen(Number(PORT), HOST);
+try {
+  await app.listen(Number(PORT), HOST);
+} catch (error) {
+  if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
+  console.error(
+    `Port ${PORT} is taken. Is Nuvar running already? Stop it, or choose another port: PORT=4821 npm start`,
+  );
+  process.exit(1);
+}
 console.log(`Nuvar listens on http://${HOST}:${PORT}`);
+if (await app.get(DemoService).isOffered()) {
+  console.log(
+    `The demo book: "Open the demo book" there, or sign in as ${DEMO_EMAIL} with the password ${DEMO_PASSWORD}`,
+  );
+}

@@ -2,7 +2,8 @@ import connectPgSimple from 'connect-pg-simple';
 import type { RequestHandler } from 'express';
 import session from 'express-session';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
-import { Pool } from 'pg';
+import { Pool, type PoolConfig } from 'pg';
+import { log } from '../http/logger.js';
 
 declare module 'express-session' {
   interface SessionData {
@@ -13,6 +14,12 @@ declare module 'express-session' {
 /** The connections of the session store; they end with the application. */
 @Injectable()
 export class SessionPool extends Pool implements OnApplicationShutdown {
+  constructor(config: PoolConfig) {
+    super(config);
+    // A connection that breaks while nobody uses it is replaced when the next one is asked for.
+    this.on('error', (error) => log.warn({ error: error.message }, 'lost a connection of the session store'));
+  }
+
   onApplicationShutdown(): Promise<void> {
     return this.end();
   }

@@ -12,6 +12,7 @@ import { RowField } from '../controls/row-field.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
+import { FigureLine } from '../figures/figure-line.js';
 
 type Row = StoredRow<'runningCost'>;
 
@@ -102,8 +103,8 @@ function SharedOut() {
       </p>
       <table className="plain-table">
         <tbody>
-          <Line label="All running costs" unit={`${currency} a month`} figure={view.total} digits={2} />
-          <Line label="Open days" unit="a month" figure={view.openDays} digits={2} />
+          <FigureLine label="All running costs" unit={`${currency} a month`} figure={view.total} digits={2} />
+          <FigureLine label="Open days" unit="a month" figure={view.openDays} digits={2} />
         </tbody>
       </table>
       <div className="fields">
@@ -131,17 +132,17 @@ function SharedOut() {
       </div>
       <table className="plain-table">
         <tbody>
-          <Line label="Hours that the plan needs" unit="a month" figure={view.plannedHours} digits={2} />
-          <Line label={`Shared over ${view.basisNote}`} unit="hours a month" figure={view.basis} digits={2} />
-          <Line
+          <FigureLine label="Hours that the plan needs" unit="a month" figure={view.plannedHours} digits={2} />
+          <FigureLine label={`Shared over ${view.basisNote}`} unit="hours a month" figure={view.basis} digits={2} />
+          <FigureLine
             label="On each labour hour"
             term="absorption rate"
             unit={`${currency} an hour`}
             figure={view.rate}
             digits={4}
           />
-          <Line label="Shared out" unit={`${currency} a month`} figure={view.sharedOut} digits={2} />
-          <Line
+          <FigureLine label="Shared out" unit={`${currency} a month`} figure={view.sharedOut} digits={2} />
+          <FigureLine
             label="Not shared out"
             term="idle capacity"
             unit={`${currency} a month`}
@@ -188,28 +189,5 @@ function SharedOut() {
         </tbody>
       </table>
     </section>
-  );
-}
-
-interface LineProps {
-  readonly label: string;
-  readonly term?: string;
-  readonly unit: string;
-  readonly figure: Parameters<typeof Amount>[0]['figure'];
-  readonly digits: number;
-}
-
-function Line({ label, term, unit, figure, digits }: LineProps) {
-  return (
-    <tr>
-      <th scope="row">
-        {label}
-        {term !== undefined && <span className="term">{term}</span>}
-      </th>
-      <td className="text-right">
-        <Amount figure={figure} digits={digits} />
-      </td>
-      <td className="text-soft whitespace-nowrap">{unit}</td>
-    </tr>
   );
 }

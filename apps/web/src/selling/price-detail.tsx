@@ -9,6 +9,7 @@ import { TypedInput } from '../controls/typed-input.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { unitWords } from '../figures/format.js';
+import { FigureLine } from '../figures/figure-line.js';
 import { GapList } from '../figures/gap-list.js';
 import { StripLegend } from '../figures/price-strip.js';
 import { fieldsOf } from '@nuvar/book';
@@ -217,34 +218,61 @@ function Suggestion({ point, suggested }: { point: StoredRow<'pricePoint'>; sugg
 }
 
 function Figures({ view, currency, discounted }: { view: PriceView; currency: string; discounted: boolean }) {
-  const row = (label: string, term: string, figure: FigureView, unit: string, digits: number) => (
-    <tr>
-      <th scope="row">
-        {label}
-        {term !== '' && <span className="term">{term}</span>}
-      </th>
-      <td className="text-right">
-        <Amount figure={figure} digits={digits} />
-      </td>
-      <td className="text-soft whitespace-nowrap">{unit}</td>
-    </tr>
-  );
+  const ofPrice = '% of the price before tax';
   return (
     <table className="plain-table mt-3">
       <tbody>
-        {discounted && row('Price after the discount', '', view.discounted, currency, 2)}
-        {row('Price before tax', '', view.beforeTax, currency, 4)}
-        {row('The customer pays', '', view.paid, currency, 2)}
-        {row('The place to sell takes', 'fees', view.fees, currency, 4)}
-        {row('Contribution margin', '', view.contributionMargin, '% of the price before tax', 1)}
-        {row('On top of full cost', 'markup', view.markup, '% of full cost', 1)}
-        {row('Each labour hour leaves', 'contribution per hour', view.contributionPerHour, `${currency} an hour`, 2)}
-        {row('The planned month leaves', 'contribution', view.contributionPerMonth, `${currency} a month`, 2)}
-        {row('The planned month, for you', 'profit', view.profitPerMonth, `${currency} a month`, 2)}
-        {row('Below this, each sale costs you money', 'contribution is zero', view.contributionFloor, currency, 2)}
-        {row('Below this, the running costs are not carried', 'profit is zero', view.profitFloor, currency, 2)}
-        {discounted &&
-          row('Units that earn as much as without the discount', '', view.unitsToEarnTheSame, 'a month', 0)}
+        {discounted && (
+          <FigureLine label="Price after the discount" figure={view.discounted} unit={currency} digits={2} />
+        )}
+        <FigureLine label="Price before tax" figure={view.beforeTax} unit={currency} digits={4} />
+        <FigureLine label="The customer pays" figure={view.paid} unit={currency} digits={2} />
+        <FigureLine label="The place to sell takes" term="fees" figure={view.fees} unit={currency} digits={4} />
+        <FigureLine label="Contribution margin" figure={view.contributionMargin} unit={ofPrice} digits={1} />
+        <FigureLine label="On top of full cost" term="markup" figure={view.markup} unit="% of full cost" digits={1} />
+        <FigureLine
+          label="Each labour hour leaves"
+          term="contribution per hour"
+          figure={view.contributionPerHour}
+          unit={`${currency} an hour`}
+          digits={2}
+        />
+        <FigureLine
+          label="The planned month leaves"
+          term="contribution"
+          figure={view.contributionPerMonth}
+          unit={`${currency} a month`}
+          digits={2}
+        />
+        <FigureLine
+          label="The planned month, for you"
+          term="profit"
+          figure={view.profitPerMonth}
+          unit={`${currency} a month`}
+          digits={2}
+        />
+        <FigureLine
+          label="Below this, each sale costs you money"
+          term="contribution is zero"
+          figure={view.contributionFloor}
+          unit={currency}
+          digits={2}
+        />
+        <FigureLine
+          label="Below this, the running costs are not carried"
+          term="profit is zero"
+          figure={view.profitFloor}
+          unit={currency}
+          digits={2}
+        />
+        {discounted && (
+          <FigureLine
+            label="Units that earn as much as without the discount"
+            figure={view.unitsToEarnTheSame}
+            unit="a month"
+            digits={0}
+          />
+        )}
       </tbody>
     </table>
   );
