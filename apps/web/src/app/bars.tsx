@@ -40,7 +40,7 @@ export function TrialBar() {
   const trial = useAppSelector(({ book }) => book.trial);
   const dispatch = useAppDispatch();
   const accept = useAcceptTrial();
-  const drop = useCallback(() => dispatch(bookActions.tried([])), [dispatch]);
+  const drop = useCallback(() => dispatch(bookActions.trialDropped()), [dispatch]);
   const isOn = trial.length > 0;
   useEffect(() => {
     if (!isOn) return;

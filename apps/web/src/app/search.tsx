@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { redo, undo } from '../book/edit.js';
 import { useAll, useBookPath } from '../book/use-book.js';
 import { Dialog } from '../controls/dialog.js';
-import { offersFor } from '../controls/item-input.js';
+import { offersFor } from '../controls/offers.js';
 import { applyTheme } from './theme.js';
 import { useAppDispatch } from './store.js';
 

@@ -76,7 +76,12 @@ const slice = createSlice({
     }),
     linked: (state, { payload }: PayloadAction<Link>) => ({ ...state, link: payload }),
     conflicted: (state, { payload }: PayloadAction<Conflict>) => ({ ...state, conflict: payload }),
-    tried: (state, { payload }: PayloadAction<readonly Override[]>) => ({ ...state, trial: payload }),
+    /** Tries one more value; the one that was tried for the same field before gives way. */
+    tried: (state, { payload }: PayloadAction<Override>) => {
+      const others = state.trial.filter((each) => each.id !== payload.id || each.field !== payload.field);
+      return { ...state, trial: [...others, payload] };
+    },
+    trialDropped: (state) => (state.trial.length === 0 ? state : { ...state, trial: [] }),
   },
 });
 

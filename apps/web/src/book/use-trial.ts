@@ -11,7 +11,7 @@ import { updateOf } from './operations.js';
 /** Tries a value for one field of a row: everything follows it, and nothing is kept. */
 export function useTry(): (kind: Kind, id: string, field: string, value: Override['value']) => void {
   const dispatch = useAppDispatch();
-  return useCallback((kind, id, field, value) => dispatch(bookActions.tried([{ kind, id, field, value }])), [dispatch]);
+  return useCallback((kind, id, field, value) => dispatch(bookActions.tried({ kind, id, field, value })), [dispatch]);
 }
 
 /** The value that is tried for a field, or undefined where none is. */
@@ -34,6 +34,6 @@ function accept(): AppThunk {
     });
     const problem = dispatch(edit(operations))[0];
     if (problem) dispatch(noticed({ sentence: problem.sentence, tone: 'problem' }));
-    else dispatch(bookActions.tried([]));
+    else dispatch(bookActions.trialDropped());
   };
 }

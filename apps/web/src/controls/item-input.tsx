@@ -1,6 +1,7 @@
 import { useCombobox } from 'downshift';
 import { useId, useMemo, useState } from 'react';
 import { moveOn } from './move-on.js';
+import { offersFor } from './offers.js';
 
 interface ItemInputProps {
   readonly label: string;
@@ -11,21 +12,6 @@ interface ItemInputProps {
   readonly place?: string | undefined;
   readonly readOnly?: boolean;
   readonly placeholder?: string | undefined;
-}
-
-const MOST_OFFERED = 12;
-
-/** Options that fit what was typed: those first that begin with it, then those that hold all its words. */
-export function offersFor<Option extends { readonly label: string }>(
-  options: readonly Option[],
-  typed: string,
-): Option[] {
-  const wanted = typed.trim().toLowerCase();
-  if (wanted === '') return options.slice(0, MOST_OFFERED);
-  const words = wanted.split(/\s+/);
-  const fitting = options.filter((option) => words.every((word) => option.label.toLowerCase().includes(word)));
-  const begins = (option: Option) => (option.label.toLowerCase().startsWith(wanted) ? 0 : 1);
-  return fitting.sort((one, other) => begins(one) - begins(other)).slice(0, MOST_OFFERED);
 }
 
 /** Picks one of many by typing a part of its name. */

@@ -1,5 +1,13 @@
-import { completeRow, fieldsOf, fieldValue, removalOf, type Kind, type Operation, type StoredRow } from '@nuvar/book';
-import { newId } from '@nuvar/book';
+import {
+  fieldValue,
+  KINDS_WITH_UNIQUE_NAMES,
+  newId,
+  removalOf,
+  withoutVersion,
+  type Kind,
+  type Operation,
+  type StoredRow,
+} from '@nuvar/book';
 import { createOf, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import type { GridWriter } from './grid-model.js';
@@ -33,14 +41,15 @@ export function rowsWriter<Row extends StoredRow>(
     update: (row, patch) => updateOf(kind, row, patch),
     create: (id, patch) => (fieldValue(patch, needs) ? [createOf(kind, id, { ...fixed(patch), ...patch })] : null),
     remove: (row) => removalInBook(kind, row.id),
-    duplicate: (row) => {
-      const fields = Object.fromEntries(fieldsOf(kind).map(({ name }) => [name, fieldValue(row, name)]));
-      const name = fieldValue(row, 'name');
-      const renamed =
-        typeof name === 'string' && needs === 'name'
-          ? { name: copiedName(name, (each) => model.rows.rowsWith(kind, 'name', each).length > 0) }
-          : {};
-      return [createOf(kind, newId(), { ...completeRow(kind, fields), ...renamed })];
-    },
+    duplicate: (row) => copyInBook(kind, row),
   };
+}
+
+/** The operation that duplicates a row, under a name of its own where names have to differ. */
+export function copyInBook(kind: Kind, row: StoredRow): Operation[] {
+  const name = fieldValue(row, 'name');
+  const isTaken = (wanted: string) => model.rows.rowsWith(kind, 'name', wanted).length > 0;
+  const renamed =
+    typeof name === 'string' && KINDS_WITH_UNIQUE_NAMES.includes(kind) ? { name: copiedName(name, isTaken) } : {};
+  return [createOf(kind, newId(), { ...withoutVersion(row), ...renamed })];
 }

@@ -1,10 +1,11 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
 import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
+import { useFilter, useKeptSearch } from '../controls/use-filter.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { BreakEvenDetail } from './break-even-detail.js';
 
@@ -18,11 +19,12 @@ interface Row {
 export function PlanScreen() {
   const { productId } = useParams();
   const navigate = useNavigate();
+  const search = useKeptSearch();
   const path = useBookPath();
   const products = useAll('product');
   const version = useVersion('pricePoint');
   const { currency } = useSettings();
-  const [filter, setFilter] = useState('');
+  const [filter, setFilter] = useFilter();
   const rows = useMemo(() => {
     const all = products
       .filter(({ name }) => name.toLowerCase().includes(filter.trim().toLowerCase()))
@@ -42,7 +44,7 @@ export function PlanScreen() {
         width: 'auto',
         type: 'shown',
         cell: ({ id, product }) => (
-          <Link className="row-link" to={`${path}/plan/${id}`}>
+          <Link className="row-link" to={`${path}/plan/${id}${search}`}>
             {product.name}
           </Link>
         ),
@@ -57,7 +59,7 @@ export function PlanScreen() {
         digits: 2,
       }),
     ],
-    [path, currency],
+    [path, search, currency],
   );
   const shown = productId ?? rows[0]?.id;
   return (
@@ -68,7 +70,7 @@ export function PlanScreen() {
         columns={columns}
         nameOf={({ product }) => product.name}
         selected={shown}
-        onSelect={({ id }) => id !== productId && void navigate(`${path}/plan/${id}`)}
+        onSelect={({ id }) => id !== productId && void navigate(`${path}/plan/${id}${search}`)}
         tools={<FilterBox label="Filter products" value={filter} onChange={setFilter} />}
         empty="Nothing to plan yet. Add a product under Make first."
       />

@@ -8,7 +8,7 @@ import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { isRefusal, readQuantity, readUnit, unitChoices } from '../controls/read-field.js';
-import { removalInBook } from '../controls/rows-writer.js';
+import { copyInBook, removalInBook } from '../controls/rows-writer.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { newMaterial } from '../purchasing/material-rows.js';
 
@@ -218,5 +218,6 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
       return [...made, createOf('billLine', id, row)];
     },
     remove: ({ id }) => removalInBook('billLine', id),
+    duplicate: (row) => copyInBook('billLine', row),
   };
 }

@@ -7,7 +7,7 @@ import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { removalInBook } from '../controls/rows-writer.js';
+import { copyInBook, removalInBook } from '../controls/rows-writer.js';
 
 type Step = StoredRow<'labourStep'>;
 type StepPatch = Partial<Step> & { readonly newGrade?: string };
@@ -117,5 +117,6 @@ function labourWriter(productId: string, grades: readonly StoredRow<'labourGrade
       ];
     },
     remove: ({ id }) => removalInBook('labourStep', id),
+    duplicate: (row) => copyInBook('labourStep', row),
   };
 }

@@ -1,5 +1,5 @@
 import { newId, type StoredRow } from '@nuvar/book';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { createOf } from '../book/operations.js';
 import { model } from '../book/model.js';
@@ -7,6 +7,7 @@ import { useAll, useBookPath, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
+import { useFilter, useKeptSearch } from '../controls/use-filter.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { copiedName, rowsWriter } from '../controls/rows-writer.js';
 import { ProductDetail } from './product-detail.js';
@@ -34,10 +35,11 @@ const productWriter: GridWriter<Row, Partial<Row>> = {
 export function MakeScreen() {
   const { productId } = useParams();
   const navigate = useNavigate();
+  const search = useKeptSearch();
   const path = useBookPath();
   const { locale, currency } = useSettings();
   const products = useAll('product');
-  const [filter, setFilter] = useState('');
+  const [filter, setFilter] = useFilter();
   const rows = useMemo(
     () => products.filter((row) => row.name.toLowerCase().includes(filter.trim().toLowerCase())),
     [products, filter],
@@ -71,8 +73,8 @@ export function MakeScreen() {
         writer={productWriter}
         nameOf={({ name }) => name}
         selected={shown}
-        onSelect={({ id }) => id !== productId && void navigate(`${path}/make/${id}`)}
-        onCreate={(id) => void navigate(`${path}/make/${id}`)}
+        onSelect={({ id }) => id !== productId && void navigate(`${path}/make/${id}${search}`)}
+        onCreate={(id) => void navigate(`${path}/make/${id}${search}`)}
         tools={
           <>
             <FilterBox label="Filter products" value={filter} onChange={setFilter} />

@@ -1,9 +1,10 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { model } from '../book/model.js';
 import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
+import { useFilter, useKeptSearch } from '../controls/use-filter.js';
 import { materialColumns } from './material-columns.js';
 import { MaterialDetail } from './material-detail.js';
 import { materialWriter, shownPrice, type MaterialRow } from './material-rows.js';
@@ -12,10 +13,11 @@ import { materialWriter, shownPrice, type MaterialRow } from './material-rows.js
 export function BuyScreen() {
   const { materialId } = useParams();
   const navigate = useNavigate();
+  const search = useKeptSearch();
   const path = useBookPath();
   const { locale, currency } = useSettings();
   const suppliers = useAll('supplier');
-  const [filter, setFilter] = useState('');
+  const [filter, setFilter] = useFilter();
   const rows = useMaterialRows(filter);
   const columns = useMemo(
     () =>
@@ -36,9 +38,9 @@ export function BuyScreen() {
         nameOf={({ material }) => material.name}
         selected={materialId}
         onSelect={({ id }) =>
-          id !== materialId && void navigate(`${path}/buy/${id}`, { replace: materialId !== undefined })
+          id !== materialId && void navigate(`${path}/buy/${id}${search}`, { replace: materialId !== undefined })
         }
-        onCreate={(id) => void navigate(`${path}/buy/${id}`, { replace: materialId !== undefined })}
+        onCreate={(id) => void navigate(`${path}/buy/${id}${search}`, { replace: materialId !== undefined })}
         tools={<FilterBox label="Filter materials" value={filter} onChange={setFilter} />}
         empty="Everything that you buy belongs here: ingredients, components, packaging, goods that you sell on. Type the first one into the empty row: its name, what a pack holds and what it costs."
       />

@@ -49,7 +49,7 @@ export function DraggedStrip({ point, view }: DraggedStripProps) {
       accept();
     } else if (event.key === 'Escape' && tried !== undefined) {
       event.preventDefault();
-      dispatch(bookActions.tried([]));
+      dispatch(bookActions.trialDropped());
     }
   };
   const onPointerDown = (event: PointerEvent) => {

@@ -14,6 +14,7 @@ import { GapList } from '../figures/gap-list.js';
 import { StripLegend } from '../figures/price-strip.js';
 import { fieldsOf } from '@nuvar/book';
 import { DraggedStrip } from './dragged-strip.js';
+import { TriedDiscount } from './tried-discount.js';
 
 const BASIS_WORDS = {
   typed: 'the price as typed',
@@ -150,13 +151,13 @@ function SetPrice({ product, point }: SetPriceProps) {
         )}
         <RowField kind="pricePoint" id={point.id} field="ending" words={ENDING_WORDS} />
         {point.ending !== 'none' && <RowField kind="pricePoint" id={point.id} field="endingDirection" />}
-        <RowField kind="pricePoint" id={point.id} field="discountPercent" suffix="% off" />
+        <TriedDiscount point={point} />
         <RowField kind="pricePoint" id={point.id} field="taxInside" />
         <RowField kind="pricePoint" id={point.id} field="taxPercent" suffix="%" placeholder="as the book" />
       </div>
       {view && point.basis !== 'typed' && <Suggestion point={point} suggested={view.suggested} />}
       {view && <GapList gaps={view.profit.gaps} />}
-      {view && <Figures view={view} currency={currency} discounted={point.discountPercent !== '0'} />}
+      {view && <Figures view={view} currency={currency} discounted={view.discounted.amount !== view.price.amount} />}
     </section>
   );
 }

@@ -1,10 +1,11 @@
 import type { StoredRow } from '@nuvar/book';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { model } from '../book/model.js';
 import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
+import { useFilter, useKeptSearch } from '../controls/use-filter.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { useView } from '../engine/use-view.js';
 import { PriceStrip, scaleOf } from '../figures/price-strip.js';
@@ -20,8 +21,9 @@ interface Row {
 export function SellScreen() {
   const { productId } = useParams();
   const navigate = useNavigate();
+  const search = useKeptSearch();
   const path = useBookPath();
-  const [filter, setFilter] = useState('');
+  const [filter, setFilter] = useFilter();
   const rows = useSold(filter);
   const columns = useColumns();
   const shown = productId ?? rows[0]?.id;
@@ -33,7 +35,7 @@ export function SellScreen() {
         columns={columns}
         nameOf={({ product }) => product.name}
         selected={shown}
-        onSelect={({ id }) => id !== productId && void navigate(`${path}/sell/${id}`)}
+        onSelect={({ id }) => id !== productId && void navigate(`${path}/sell/${id}${search}`)}
         tools={
           <>
             <FilterBox label="Filter products" value={filter} onChange={setFilter} />
@@ -68,6 +70,7 @@ function useSold(filter: string): Row[] {
 
 function useColumns(): Column<Row, object>[] {
   const path = useBookPath();
+  const search = useKeptSearch();
   const { currency } = useSettings();
   return useMemo(
     () => [
@@ -77,7 +80,7 @@ function useColumns(): Column<Row, object>[] {
         width: 'auto',
         type: 'shown',
         cell: ({ id, product }) => (
-          <Link className="row-link" to={`${path}/sell/${id}`}>
+          <Link className="row-link" to={`${path}/sell/${id}${search}`}>
             {product.name}
           </Link>
         ),
@@ -108,7 +111,7 @@ function useColumns(): Column<Row, object>[] {
         digits: 1,
       }),
     ],
-    [path, currency],
+    [path, search, currency],
   );
 }
 

@@ -1,0 +1,82 @@
+import { newId, type Change, type Operation, type RowsByKind, type StoredRow, type Write } from '@nuvar/book';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { model } from './model.js';
+import { updateOf } from './operations.js';
+
+const salt = {
+  id: newId(),
+  name: 'Salt',
+  kind: 'ingredient',
+  baseUnit: 'kg',
+  note: '',
+  version: 1,
+} as StoredRow<'material'>;
+const shown = () => model.rows.row('material', salt.id);
+let written: Write[] = [];
+
+const change = (...operations: Operation[]): Change => ({ id: newId(), operations });
+const setting = (after: Partial<StoredRow<'material'>>) => change(...updateOf('material', shown() as StoredRow, after));
+
+beforeEach(() => {
+  model.follow({ opened: () => undefined, written: (writes) => written.push(...writes) });
+  model.open({ material: [salt] } as Partial<RowsByKind>, []);
+  written = [];
+});
+
+describe('the rows of the open book', () => {
+  it('show an edit at once, and tell nobody again when the server confirms it', () => {
+    const edit = setting({ note: 'coarse' });
+    expect(model.edit(edit).ok).toBe(true);
+    expect(shown()).toMatchObject({ note: 'coarse', version: 2 });
+    const before = shown();
+    const foreseen = model.foresee(edit);
+    model.confirm(foreseen.ok ? foreseen.writes : [], [edit], []);
+    expect(shown()).toBe(before);
+    expect(written).toHaveLength(1);
+  });
+
+  it('keep a waiting edit on top of what somebody else has written to another field', () => {
+    const waiting = setting({ note: 'coarse' });
+    model.edit(waiting);
+    const theirs: Write = {
+      kind: 'material',
+      id: salt.id,
+      before: salt,
+      after: { ...salt, name: 'Sea salt', version: 2 },
+    };
+    model.confirm([theirs], [waiting], [waiting]);
+    expect(shown()).toMatchObject({ name: 'Sea salt', note: 'coarse' });
+    expect(written.at(-1)?.after).toMatchObject({ name: 'Sea salt', note: 'coarse' });
+  });
+
+  it('show what the server has where a waiting edit no longer fits or is dropped', () => {
+    const waiting = setting({ name: 'Rock salt' });
+    model.edit(waiting);
+    const theirs: Write = {
+      kind: 'material',
+      id: salt.id,
+      before: salt,
+      after: { ...salt, name: 'Sea salt', version: 2 },
+    };
+    model.confirm([theirs], [waiting], [waiting]);
+    expect(shown()?.name).toBe('Sea salt');
+    const rewritten = change(
+      ...updateOf('material', { ...salt, name: 'Sea salt' } as StoredRow, { name: 'Rock salt' }),
+    );
+    model.rewrite([waiting], [rewritten]);
+    expect(shown()?.name).toBe('Rock salt');
+    model.rewrite([rewritten], []);
+    expect(shown()?.name).toBe('Sea salt');
+  });
+
+  it('refuse what breaks a rule, and change nothing', () => {
+    const twice = change({ action: 'create', kind: 'material', row: { id: newId(), name: 'SALT' } });
+    expect(model.edit(twice)).toMatchObject({ ok: false, problems: [{ code: 'name-taken' }] });
+    expect(written).toEqual([]);
+  });
+
+  it('are found again after a reload with what still waited', () => {
+    model.open({ material: [salt] } as Partial<RowsByKind>, [setting({ note: 'fine' })]);
+    expect(shown()?.note).toBe('fine');
+  });
+});

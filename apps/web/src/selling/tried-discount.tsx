@@ -1,0 +1,46 @@
+import { fieldsOf, type StoredRow } from '@nuvar/book';
+import { useMayEdit, useSettings } from '../book/use-book.js';
+import { useTried, useTry } from '../book/use-trial.js';
+import { isRefusal, readField } from '../controls/read-field.js';
+import { TypedInput } from '../controls/typed-input.js';
+import { typedText } from '../figures/format.js';
+
+const SPEC = fieldsOf('pricePoint').find(({ name }) => name === 'discountPercent');
+
+/** A discount is tried first: all figures follow it, and the book has it only when it is kept. */
+export function TriedDiscount({ point }: { point: StoredRow<'pricePoint'> }) {
+  const tryOut = useTry();
+  const tried = useTried(point.id, 'discountPercent');
+  const { locale } = useSettings();
+  const mayEdit = useMayEdit();
+  const take = (text: string): string | null => {
+    if (SPEC === undefined) return null;
+    const reading = readField(SPEC, text, locale);
+    if (isRefusal(reading)) return reading.refusal;
+    const value = String(reading.value);
+    if (Number(value) > 100 || Number(value) < 0) return 'A discount is between 0 and 100 %.';
+    tryOut('pricePoint', point.id, 'discountPercent', value);
+    return null;
+  };
+  return (
+    <div className="field">
+      <span className="field-label" aria-hidden="true">
+        Try a discount
+      </span>
+      <span className="field-control">
+        <TypedInput
+          label="Try a discount"
+          value={typedText(String(tried ?? point.discountPercent), locale)}
+          numeric
+          readOnly={!mayEdit}
+          place={`${point.id}.discountPercent`}
+          commit={take}
+        />
+        <span className="text-soft">% off</span>
+        {tried !== undefined && (
+          <span className="trial-mark">tried instead of {typedText(point.discountPercent, locale)} %</span>
+        )}
+      </span>
+    </div>
+  );
+}
