@@ -36,3 +36,19 @@ test('edits made while the server is stopped arrive when it is back, also after 
     await server.stop();
   }
 });
+
+test('an edit made after the session has ended waits for a new sign-in', async ({ page }) => {
+  const { email, password } = await newPersonWithBook(page, 'Long Lunch');
+  await goTo(page, 'Buy');
+  await type(page, 'Material', 'new row', 'Bread');
+  await saved(page);
+  await page.context().clearCookies();
+  await type(page, 'Price, EUR', 'Bread', '4.20');
+  await expect(page.getByText(/You have been signed out\. One edit is kept/)).toBeVisible();
+  await page.getByRole('button', { name: 'Sign in again' }).click();
+  await page.getByLabel('E-mail address').fill(email);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(cell(page, 'Price, EUR', 'Bread')).toHaveValue('4.20');
+  await saved(page);
+});

@@ -1,15 +1,16 @@
 import { useCallback, useEffect } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { useLocation } from 'react-router';
 import { bookActions } from '../book/book-slice.js';
 import { sync } from '../book/sync.js';
 import { useAcceptTrial } from '../book/use-trial.js';
+import { useSignInAgain } from './sign-in-again.js';
 import { useAppDispatch, useAppSelector } from './store.js';
 
 /** Says when the server is away or asks for a new sign-in, and what is kept meanwhile. */
 export function LinkBar() {
   const link = useAppSelector(({ book }) => book.link);
   const waiting = useAppSelector(({ book }) => book.pending.length);
-  const navigate = useNavigate();
+  const signInAgain = useSignInAgain();
   if (link === 'well' || link === 'sending') return null;
   const edits =
     waiting === 0
@@ -23,7 +24,7 @@ export function LinkBar() {
         <span>You have been signed out. {edits.replace('it is back', 'you are signed in again')}</span>
       )}
       {link === 'signed-out' ? (
-        <button type="button" className="button" onClick={() => void navigate('/sign-in')}>
+        <button type="button" className="button" onClick={signInAgain}>
           Sign in again
         </button>
       ) : (

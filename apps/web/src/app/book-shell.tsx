@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { Link, Outlet, useMatches, useNavigate, useParams } from 'react-router';
+import { Link, Outlet, useMatches, useParams } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { sync, type Opening } from '../book/sync.js';
 import { WorkingPanels } from '../figures/working-panel.js';
@@ -9,6 +9,7 @@ import { Header } from './header.js';
 import { LinkBar, TrialBar } from './bars.js';
 import { useGoToPlace } from './place.js';
 import { allClosed } from './panel-slice.js';
+import { useSignInAgain } from './sign-in-again.js';
 import { useShortcuts } from './shortcuts.js';
 import { store, useAppDispatch, useAppSelector } from './store.js';
 
@@ -77,7 +78,7 @@ function useOpening(bookId: string): Opening | null {
   const { data: session } = useSessionQuery();
   const personId = session?.user?.id;
   const [opening, setOpening] = useState<Opening | null>(null);
-  const navigate = useNavigate();
+  const signInAgain = useSignInAgain();
   const dispatch = useAppDispatch();
   useEffect(() => {
     if (personId === undefined) return;
@@ -87,7 +88,7 @@ function useOpening(bookId: string): Opening | null {
       const result = await sync.open(store, bookId, personId);
       if (left) return;
       setOpening(result);
-      if (result === 'signed-out') void navigate('/sign-in');
+      if (result === 'signed-out') signInAgain();
       if (result === 'away') timer = setTimeout(() => void open(), TRY_AGAIN_AFTER);
     };
     void open();
@@ -97,6 +98,7 @@ function useOpening(bookId: string): Opening | null {
       dispatch(allClosed());
       sync.close();
     };
-  }, [bookId, personId, navigate, dispatch]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- another screen of the same book must not open it anew
+  }, [bookId, personId, dispatch]);
   return opening;
 }
