@@ -3,6 +3,7 @@ import type { OverviewView } from '@nuvar/core';
 import { useBookPath, useSettings } from '../book/use-book.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
+import { LeadFigure } from '../figures/lead-figure.js';
 import { PriceStrip, StripLegend } from '../figures/price-strip.js';
 import { FirstSteps } from './first-steps.js';
 import { LatestChanges } from './latest-changes.js';
@@ -21,7 +22,7 @@ export function OverviewScreen() {
     <div className="overview">
       <div className="min-w-0">
         <FirstSteps />
-        <OpenDay view={overview} />
+        {(overview.products.length > 0 || Number(overview.runningCosts.amount ?? 0) > 0) && <OpenDay view={overview} />}
         <Earners view={overview} />
       </div>
       <div className="min-w-0">
@@ -51,9 +52,7 @@ function OpenDay({ view }: { view: OverviewView }) {
       <div className="flex flex-wrap items-baseline gap-x-10 gap-y-2">
         <div>
           <h2 className="detail-heading">An open day costs</h2>
-          <p className="lead-figure lead-figure-large">
-            <Amount figure={view.perOpenDay} digits={2} /> <span className="text-base text-soft">{currency}</span>
-          </p>
+          <LeadFigure figure={view.perOpenDay} digits={2} unit={currency} isLarge />
         </div>
         <div>
           <h2 className="detail-heading">The planned sales leave, a day</h2>
@@ -64,13 +63,15 @@ function OpenDay({ view }: { view: OverviewView }) {
         </div>
         <div>
           <h2 className="detail-heading">Result of a month</h2>
-          <p className="lead-figure lead-figure-large">
-            <Amount figure={view.resultPerMonth} digits={2} /> <span className="text-base text-soft">{currency}</span>
-          </p>
+          <LeadFigure figure={view.resultPerMonth} digits={2} unit={currency} isLarge />
         </div>
         <p className="text-soft">
-          <Amount figure={view.covered} digits={1} /> % of the running costs of{' '}
-          <Amount figure={view.runningCosts} digits={2} /> {currency} a month covered, on{' '}
+          {view.covered.amount !== null && (
+            <>
+              <Amount figure={view.covered} digits={1} /> % covered of{' '}
+            </>
+          )}
+          running costs of <Amount figure={view.runningCosts} digits={2} /> {currency} a month, on{' '}
           <Amount figure={view.openDays} digits={1} /> open days
         </p>
       </div>

@@ -1,6 +1,7 @@
 import { useCombobox } from 'downshift';
 import { useId, useMemo, useState } from 'react';
-import { moveOn } from './move-on.js';
+import { flushSync } from 'react-dom';
+import { moveAlong } from './move-on.js';
 import { offersFor } from './offers.js';
 
 interface ItemInputProps {
@@ -40,9 +41,19 @@ export function ItemInput({ label, value, options, commit, place, readOnly, plac
     itemToString: (item) => item?.label ?? '',
     defaultHighlightedIndex: 0,
     onSelectedItemChange: ({ selectedItem }) => {
-      if (selectedItem && take(selectedItem.label)) moveOnAfter(inputId);
+      if (selectedItem) take(selectedItem.label);
     },
   });
+  /** Drawn at once: what was picked may have made the row that is gone to, and the next key must not be lost. */
+  const takeAndGoOn = (text: string) => {
+    let isTaken = false;
+    flushSync(() => {
+      closeMenu();
+      isTaken = take(text);
+    });
+    const input = document.getElementById(inputId);
+    if (isTaken && input !== null) moveAlong(input);
+  };
   return (
     <span className="typed">
       <input
@@ -64,10 +75,11 @@ export function ItemInput({ label, value, options, commit, place, readOnly, plac
             if (event.key === 'Escape') {
               setDraft(null);
               setRefusal(null);
-            } else if (event.key === 'Enter' && !(isOpen && highlightedIndex >= 0 && offered.length > 0)) {
+            } else if (event.key === 'Enter') {
               event.preventDefault();
-              closeMenu();
-              if (take(draft ?? value)) moveOnAfter(inputId);
+              Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
+              const marked = isOpen && draft !== null ? offered[highlightedIndex] : undefined;
+              takeAndGoOn(marked?.label ?? draft ?? value);
             }
           },
         })}
@@ -96,13 +108,4 @@ export function ItemInput({ label, value, options, commit, place, readOnly, plac
       )}
     </span>
   );
-}
-
-/** Goes on once the row that was just made has been drawn. */
-function moveOnAfter(inputId: string): void {
-  const input = document.getElementById(inputId);
-  if (input === null) return;
-  const cell = input.closest('td');
-  const next = cell?.nextElementSibling?.querySelector<HTMLElement>('input, select');
-  setTimeout(() => (next ? next.focus() : moveOn(input)));
 }

@@ -23,3 +23,15 @@ export function moveInColumn(from: HTMLElement, row: HTMLElement, step: 1 | -1):
   field?.focus();
   return field != null;
 }
+
+/** Goes to the field of a label, where the one that had it was replaced by another. */
+export function focusField(label: string): void {
+  document.querySelector<HTMLElement>(`main [aria-label="${CSS.escape(label)}"]`)?.focus();
+}
+
+/** Goes to the next field of the same row, else on as from any field. */
+export function moveAlong(from: HTMLElement): void {
+  const next = from.closest('td')?.nextElementSibling?.querySelector<HTMLElement>(FIELDS);
+  if (next) next.focus();
+  else moveOn(from);
+}

@@ -83,3 +83,12 @@ export function readQuantity(
   }
   return { value: read.value, unit: read.unit };
 }
+
+/** A quantity in any unit: of a pack ("25 kg", "6 each"), or of what is not bound to a kind of unit yet. */
+export function readAnyQuantity(text: string, locale: string, usual: string): ReturnType<typeof readQuantity> {
+  for (const fitting of [usual, 'kg', 'l', 'm', 'm²', 'each', 'h']) {
+    const reading = readQuantity(text, locale, fitting);
+    if (!isRefusal(reading)) return reading;
+  }
+  return readQuantity(text, locale, usual);
+}

@@ -1,5 +1,6 @@
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
-import { moveOn } from './move-on.js';
+import { flushSync } from 'react-dom';
+import { focusField, moveOn } from './move-on.js';
 
 export interface TypedInputProps {
   readonly label: string;
@@ -55,9 +56,13 @@ export function TypedInput(props: TypedInputProps) {
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter' && !event.nativeEvent.isComposing) {
       event.preventDefault();
-      const from = input.current;
-      // What was typed may have made a row: it is gone to once it has been drawn.
-      if (take() && from) setTimeout(() => moveOn(from));
+      // Drawn at once: what was typed may have made the row that is gone to, and the next key must not be lost.
+      let isTaken = false;
+      flushSync(() => {
+        isTaken = take();
+      });
+      if (isTaken && input.current) moveOn(input.current);
+      else if (isTaken) focusField(label);
     } else if (event.key === 'Escape' && (draft !== null || refusal !== null)) {
       event.preventDefault();
       event.stopPropagation();

@@ -12,13 +12,15 @@ interface AmountProps {
   /** Writes the unit behind the figure, where no header says it. */
   readonly withUnit?: boolean;
   readonly className?: string;
+  /** Says in whole sentences what is missing, where there is room for them. */
+  readonly inWords?: boolean;
 }
 
 /**
  * A computed figure: it looks like print and opens its working. Where it is missing, the sentence that says why stands in
  * its place; where it is half there, it says so.
  */
-export function Amount({ figure, digits, withUnit = false, className = '' }: AmountProps) {
+export function Amount({ figure, digits, withUnit = false, className = '', inWords = false }: AmountProps) {
   const dispatch = useAppDispatch();
   const style = useStyle();
   const changed = useChanged(figure?.amount);
@@ -29,7 +31,7 @@ export function Amount({ figure, digits, withUnit = false, className = '' }: Amo
   if (figure.amount === null || (figure.partial && Number(figure.amount) === 0)) {
     return (
       <button type="button" className={`figure figure-gap ${className}`} onClick={open} title={sentence}>
-        {sentence || 'not known yet'}
+        {gapWords(figure, inWords)}
       </button>
     );
   }
@@ -47,4 +49,15 @@ export function Amount({ figure, digits, withUnit = false, className = '' }: Amo
       {unit !== '' && <span className="figure-unit"> {unit}</span>}
     </button>
   );
+}
+
+const MOST_SAID = 2;
+
+/** What stands in place of a missing figure: a result in words as it is, what is asked for in short where room is short. */
+function gapWords({ gaps }: FigureView, inWords: boolean): string {
+  const stated = gaps.find((gap) => gap.stated);
+  if (stated !== undefined) return stated.sentence;
+  if (!inWords || gaps.length === 0) return 'not yet';
+  const said = gaps.slice(0, MOST_SAID).map((gap) => gap.sentence);
+  return gaps.length > MOST_SAID ? `${said.join('; ')}; and ${gaps.length - MOST_SAID} more` : said.join('; ');
 }

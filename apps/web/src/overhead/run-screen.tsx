@@ -12,6 +12,7 @@ import { RowField } from '../controls/row-field.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
+import { LeadFigure } from '../figures/lead-figure.js';
 import { FigureLine } from '../figures/figure-line.js';
 
 type Row = StoredRow<'runningCost'>;
@@ -98,9 +99,7 @@ function SharedOut() {
   return (
     <section className="detail" aria-label="How it is shared out">
       <h2 className="detail-heading">An open day costs</h2>
-      <p className="lead-figure">
-        <Amount figure={view.perOpenDay} digits={2} /> <span className="text-base text-soft">{currency}</span>
-      </p>
+      <LeadFigure figure={view.perOpenDay} digits={2} unit={currency} />
       <table className="plain-table">
         <tbody>
           <FigureLine label="All running costs" unit={`${currency} a month`} figure={view.total} digits={2} />

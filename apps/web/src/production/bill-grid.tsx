@@ -7,10 +7,10 @@ import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { isRefusal, readQuantity, readUnit, unitChoices } from '../controls/read-field.js';
+import { isRefusal, readAnyQuantity, readQuantity, readUnit, unitChoices } from '../controls/read-field.js';
 import { copyInBook, removalInBook } from '../controls/rows-writer.js';
 import { typedText, unitWords } from '../figures/format.js';
-import { newMaterial } from '../purchasing/material-rows.js';
+import { isPriced, measuredBy, newMaterial } from '../purchasing/material-rows.js';
 
 type Line = StoredRow<'billLine'>;
 /** What can be typed into a line: its fields, or the name of something that is not in the book yet. */
@@ -118,7 +118,10 @@ function billColumns(
       read: (text, line) => {
         if (text.trim() === '') return { patch: { quantity: null }, shown: '' };
         const item = line && itemOf(line);
-        const reading = readQuantity(text, locale, item?.unit ?? line?.unit ?? 'each');
+        const isOpen = line?.materialId != null && !isPriced(line.materialId);
+        const reading = isOpen
+          ? readAnyQuantity(text, locale, item?.unit ?? line.unit)
+          : readQuantity(text, locale, item?.unit ?? line?.unit ?? 'each');
         if (isRefusal(reading)) return reading;
         const { value, unit } = reading;
         return {
@@ -199,10 +202,12 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
   return {
     update: (line, patch, before) => {
       const { made, fields } = withItem(patch, before);
+      const measured =
+        fields.unit === undefined || line.materialId === null ? [] : measuredBy(line.materialId, fields.unit);
       const item = items.get(fields.materialId ?? fields.componentId ?? '');
       // Another item may be measured otherwise: a unit that still fits stays.
       const keeps = item !== undefined && unitsThatFit(item.unit).some(({ code }) => code === line.unit);
-      return [...made, ...updateOf('billLine', line, keeps ? { ...fields, unit: line.unit } : fields)];
+      return [...made, ...measured, ...updateOf('billLine', line, keeps ? { ...fields, unit: line.unit } : fields)];
     },
     create: (id, patch, before) => {
       const { made, fields } = withItem(patch, before);

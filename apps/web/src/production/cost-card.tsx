@@ -1,6 +1,7 @@
 import type { CardLine, CardView } from '@nuvar/core';
 import { useSettings } from '../book/use-book.js';
 import { Amount } from '../figures/amount.js';
+import { LeadFigure } from '../figures/lead-figure.js';
 import { SharesBar } from '../figures/shares-bar.js';
 
 interface CostCardProps {
@@ -20,9 +21,7 @@ export function CostCard({ card, unit, withoutLabour, setWithoutLabour }: CostCa
   return (
     <section aria-label="Cost card">
       <h3 className="detail-heading">{withoutLabour ? `One ${unit} without labour costs` : `One ${unit} costs`}</h3>
-      <p className="lead-figure">
-        <Amount figure={lead} digits={2} /> <span className="text-base text-soft">{currency}</span>
-      </p>
+      <LeadFigure figure={lead} digits={2} unit={currency} />
       {!withoutLabour && <SharesBar lines={card.lines} />}
       <table className="plain-table card-table">
         <thead>

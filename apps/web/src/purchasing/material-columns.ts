@@ -2,7 +2,7 @@ import { fieldsOf, UNIT_CODES, unitsThatFit, type StoredRow } from '@nuvar/book'
 import { typedText, unitWords } from '../figures/format.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { fieldColumn } from '../controls/field-column.js';
-import { isRefusal, readField, readQuantity, unitChoices } from '../controls/read-field.js';
+import { isRefusal, readAnyQuantity, readField, unitChoices } from '../controls/read-field.js';
 import type { MaterialPatch, MaterialRow } from './material-rows.js';
 
 export const MATERIAL_KIND_WORDS = {
@@ -135,13 +135,4 @@ export function materialColumns(
       digits: 4,
     }),
   ];
-}
-
-/** A pack may be typed in any unit: "25 kg", "6 each"; its unit is then that of the pack. */
-function readAnyQuantity(text: string, locale: string, unit: string) {
-  for (const each of [unit, 'kg', 'l', 'm', 'm²', 'each', 'h']) {
-    const reading = readQuantity(text, locale, each);
-    if (!('refusal' in reading)) return reading;
-  }
-  return readQuantity(text, locale, unit);
 }

@@ -2,7 +2,9 @@ import { Link } from 'react-router';
 import { useBookPath, useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
 import { useView } from '../engine/use-view.js';
+import { unitWords } from '../figures/format.js';
 import { Amount } from '../figures/amount.js';
+import { LeadFigure } from '../figures/lead-figure.js';
 import { MATERIAL_KIND_WORDS } from './material-columns.js';
 import { shownPrice } from './material-rows.js';
 
@@ -23,9 +25,7 @@ export function MaterialDetail({ id }: { id: string }) {
   return (
     <section className="detail" aria-label={material.name}>
       <h2 className="detail-title">{material.name}</h2>
-      <p className="lead-figure">
-        <Amount figure={view?.perBaseUnit} withUnit />
-      </p>
+      <LeadFigure figure={view?.perBaseUnit} digits={4} unit={`${currency} per ${unitWords(material.baseUnit)}`} />
       <div className="fields">
         <RowField kind="material" id={id} field="name" />
         <RowField kind="material" id={id} field="kind" words={MATERIAL_KIND_WORDS} />

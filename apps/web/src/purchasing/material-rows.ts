@@ -109,6 +109,33 @@ export function newMaterial(
   return [...found.made, createOf('material', id, fields), newPrice(id, baseUnit, priceFields(patch, found.id))];
 }
 
+/** True where some price of a material is known, so that its unit no longer follows from how it is used. */
+export function isPriced(materialId: string): boolean {
+  return model.rows.rowsWith('supplierPrice', 'materialId', materialId).some((row) => row.price !== null);
+}
+
+const COSTED_BY: Readonly<Record<string, string>> = {
+  mg: 'kg',
+  g: 'kg',
+  ml: 'l',
+  cl: 'l',
+  mm: 'm',
+  cm: 'm',
+  'cm²': 'm²',
+};
+
+/** The operations by which a material without a price comes to be measured as it is used; none where it fits already. */
+export function measuredBy(materialId: string, unit: string): Operation[] {
+  const material = model.rows.row('material', materialId);
+  if (material === undefined || isSameDimension(unit, material.baseUnit) || isPriced(materialId)) return [];
+  const baseUnit = COSTED_BY[unit] ?? unit;
+  const packs = model.rows.rowsWith('supplierPrice', 'materialId', materialId);
+  return [
+    ...updateOf('material', material, { baseUnit }),
+    ...packs.flatMap((pack) => updateOf('supplierPrice', pack, { packUnit: baseUnit })),
+  ];
+}
+
 function duplicate({ material, price }: MaterialRow): Operation[] {
   const id = newId();
   const fields = withoutVersion(material);

@@ -8,6 +8,7 @@ import { RowField } from '../controls/row-field.js';
 import { TypedInput } from '../controls/typed-input.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
+import { LeadFigure } from '../figures/lead-figure.js';
 import { unitWords } from '../figures/format.js';
 import { FigureLine } from '../figures/figure-line.js';
 import { GapList } from '../figures/gap-list.js';
@@ -170,23 +171,17 @@ function Left({ view, currency }: { view: PriceView; currency: string }) {
         <p className="text-soft">
           Each sale leaves <span className="term">contribution</span>
         </p>
-        <p className="lead-figure">
-          <Amount figure={view.contribution} digits={2} /> <span className="text-base text-soft">{currency}</span>
-        </p>
+        <LeadFigure figure={view.contribution} digits={2} unit={currency} />
       </div>
       <div>
         <p className="text-soft">
           Of that for you <span className="term">profit</span>
         </p>
-        <p className="lead-figure">
-          <Amount figure={view.profit} digits={2} /> <span className="text-base text-soft">{currency}</span>
-        </p>
+        <LeadFigure figure={view.profit} digits={2} unit={currency} />
       </div>
       <div>
         <p className="text-soft">Margin, of the price before tax</p>
-        <p className="lead-figure">
-          <Amount figure={view.margin} digits={1} /> <span className="text-base text-soft">%</span>
-        </p>
+        <LeadFigure figure={view.margin} digits={1} unit="%" />
       </div>
     </div>
   );

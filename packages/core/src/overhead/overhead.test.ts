@@ -75,4 +75,9 @@ describe('sharing out by labour hours', () => {
     expect(amount(evaluation, `pricePoint/${point}/profit`)).toBe('no-labour-hours');
     expect(amount(evaluation, `pricePoint/${point}/contribution`)).toBe('18');
   });
+
+  it('asks for no hours where there are no running costs', () => {
+    const { rows, point } = workshop({ labourStep: { time: '0' }, runningCost: { amount: '0' } });
+    expect(amount(evaluated(rows), `pricePoint/${point}/profit`)).toBe('18');
+  });
 });

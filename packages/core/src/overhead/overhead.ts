@@ -1,6 +1,6 @@
 import { HOUR, MONTH, money } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { choice, difference, gap, product, quotient, sum, type Figure } from '../figure/index.js';
+import { choice, constant, difference, gap, isWhole, product, quotient, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { labourHours } from '../production/index.js';
 import { openDays } from './open-days.js';
@@ -20,7 +20,7 @@ export interface Overhead {
 /**
  * Absorption by a single rate on labour hours: rate = running costs per month / normal labour hours where typed (normal
  * capacity, IAS 2 paragraph 13), else / the hours that the planned units need. What is not shared out = total - rate x
- * planned hours: idle capacity, shown and never lost. Gap: no hours at all.
+ * planned hours: idle capacity, shown and never lost. Gap: no hours at all, unless there is nothing to share out.
  */
 export const overhead: Calculation<Overhead> = {
   name: 'overhead',
@@ -40,12 +40,7 @@ export const overhead: Calculation<Overhead> = {
     const total = sum('Running costs per month', money(sheet).per(MONTH), perMonth);
     const plannedHours = sum('Planned labour hours per month', HOUR.per(MONTH), plannedHoursByProduct(sheet));
     const basis = absorptionBasis(sheet, plannedHours);
-    const noHours = gap('no-labour-hours', {
-      kind: 'settings',
-      id: sheet.settings().id,
-      field: 'normalLabourHoursPerMonth',
-    });
-    const rate = quotient('Running costs per labour hour', total, basis, noHours);
+    const rate = absorptionRate(sheet, total, basis);
     const sharedOut = product('Shared out per month', rate, plannedHours);
     return {
       total,
@@ -72,6 +67,17 @@ function plannedHoursByProduct(sheet: Sheet): Figure[] {
       });
       return product({ name: 'Planned hours', subject: row.name }, hours, planned);
     });
+}
+
+/** Running costs per labour hour. Where there are none to share out, nothing falls on an hour, and no hours are asked for. */
+function absorptionRate(sheet: Sheet, total: Figure, basis: Figure): Figure {
+  const name = 'Running costs per labour hour';
+  if (isWhole(total) && total.amount.isZero()) {
+    const nothing = constant('Nothing to share out', '0', total.unit.per(basis.unit), 'no running costs');
+    return choice(name, nothing, 'there are no running costs to share out');
+  }
+  const place = { kind: 'settings', id: sheet.settings().id, field: 'normalLabourHoursPerMonth' } as const;
+  return quotient(name, total, basis, gap('no-labour-hours', place));
 }
 
 function absorptionBasis(sheet: Sheet, plannedHours: Figure): Figure {
