@@ -86,3 +86,22 @@ test('what is missing is said in words, half a cost is shown as half, and the lo
   await expect(page.getByRole('list', { name: 'Still missing' })).toContainText('no price yet for Cobalt oxide');
   await expect(page.locator('body')).not.toContainText(/NaN|Infinity|undefined|\[object/);
 });
+
+test('a missing way between two units is stated once, in the field that the gap leads to, and serves everywhere', async ({
+  page,
+}) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Make');
+  await page.locator('input[value="Cobalt side plate"]').first().click();
+  const gap = page.getByRole('listitem').filter({ hasText: 'Paper tape is bought by the piece and costed by the m' });
+  await gap.getByRole('link', { name: 'Settle it' }).click();
+  await expect(cell(page, 'are', 'new row')).toBeFocused();
+  // Six rolls for 19.20 are 3.20 a roll; of 50 m each: 0.064 a metre.
+  await page.keyboard.type('50 m');
+  await page.keyboard.press('Enter');
+  await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0640' })).toBeVisible();
+  await expect(region(page, 'Paper tape').getByRole('row', { name: /EUR per piece/ })).toContainText('3.2000');
+  await cell(page, 'are', 'conversion of piece').fill('40');
+  await cell(page, 'are', 'conversion of piece').press('Enter');
+  await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0800' })).toBeVisible();
+});

@@ -2,7 +2,7 @@ import { declaredFields, type FieldSpec } from './fields/index.js';
 import { RunningCost } from './overhead/index.js';
 import { CandidatePrice } from './planning/index.js';
 import { BillLine, LabourGrade, LabourStep, OtherCost, Product } from './production/index.js';
-import { Material, Supplier, SupplierPrice } from './purchasing/index.js';
+import { ItemConversion, Material, Supplier, SupplierPrice } from './purchasing/index.js';
 import { Channel, PricePoint } from './selling/index.js';
 import { Settings } from './settings.js';
 
@@ -17,6 +17,7 @@ export const KINDS = {
   supplierPrice: SupplierPrice,
   labourGrade: LabourGrade,
   product: Product,
+  itemConversion: ItemConversion,
   billLine: BillLine,
   labourStep: LabourStep,
   otherCost: OtherCost,
@@ -40,6 +41,7 @@ export const KIND_LABELS: Record<Kind, string> = {
   supplierPrice: 'supplier price',
   labourGrade: 'labour grade',
   product: 'product',
+  itemConversion: 'conversion',
   billLine: 'bill line',
   labourStep: 'labour step',
   otherCost: 'other cost',

@@ -3,5 +3,5 @@ export { slopes, inputsOf } from './figure/index.js';
 export { minorDigits, steppedPrice } from './money/index.js';
 export { fixedDigits, readNumber, type DecimalSign, type ReadNumber } from './number/index.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './production/index.js';
-export { conversion, convert } from './quantity/index.js';
+export { conversion, convert, unitsWithin } from './quantity/index.js';
 export * from './views/index.js';

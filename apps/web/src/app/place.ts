@@ -27,6 +27,8 @@ function pathOf({ kind, id, field }: Place): string {
       return `/make/${owner}`;
     case 'billLine':
       return `/make/${String(row && fieldValue(row, 'productId'))}`;
+    case 'itemConversion':
+      return row && fieldValue(row, 'materialId') !== null ? `/buy/${owner}` : `/make/${owner}`;
     case 'runningCost':
       return '/run';
     case 'channel':

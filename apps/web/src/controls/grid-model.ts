@@ -17,6 +17,10 @@ export interface InputColumn<Row, Patch> extends ColumnBase {
   readonly type: 'text' | 'number' | 'choice' | 'day' | 'item';
   /** The field that a cell shows, so that it can be gone to. */
   readonly place?: (row: Row) => string;
+  /** The same for the empty row: where one is sent to add something. */
+  readonly blankPlace?: string;
+  /** What a new row gets where nothing is typed. */
+  readonly blankText?: string;
   readonly text: (row: Row) => string;
   readonly read: (text: string, row: Row | null) => Reading<Patch>;
   /** The choices of a cell; the labels are what is read and copied. */

@@ -105,12 +105,11 @@ interface InputCellProps<Row, Patch> {
 function InputCell<Row, Patch>({ column, row, name, text, canWrite, write }: InputCellProps<Row, Patch>) {
   if (column.applies?.(row) === false) return null;
   const label = `${column.header}, ${name}`;
-  const place = row === null ? undefined : column.place?.(row);
-  const value = row === null ? (text ?? '') : column.text(row);
+  const place = row === null ? column.blankPlace : column.place?.(row);
+  const value = row === null ? (text ?? column.blankText ?? '') : column.text(row);
   if (column.type === 'choice') {
     const options = column.options?.(row) ?? [];
-    const chosen =
-      row === null && text === undefined ? '' : (options.find((each) => each.label === value)?.value ?? value);
+    const chosen = value === '' ? '' : (options.find((each) => each.label === value)?.value ?? value);
     const offered = chosen === '' ? [{ value: '', label: '' }, ...options] : options;
     const commit = (next: string) => write(offered.find((each) => each.value === next)?.label ?? next);
     return (

@@ -1,4 +1,4 @@
-import { unitOfMeasure, unitsThatFit, type FieldSpec } from '@nuvar/book';
+import { UNIT_CODES, unitOfMeasure, type FieldSpec } from '@nuvar/book';
 import { readNumber } from '@nuvar/core';
 import { decimalSign, unitWords } from '../figures/format.js';
 
@@ -69,26 +69,23 @@ export function unitChoices(codes: readonly string[]): { value: string; label: s
   return codes.map((code) => ({ value: code, label: unitWords(code) }));
 }
 
-/** A quantity with its unit, typed in one go: "450 g". The unit has to fit where `fitting` names one. */
+/** A quantity with its unit, typed in one go: "450 g". The unit has to be one that can be reached here. */
 export function readQuantity(
   text: string,
   locale: string,
-  fitting: string,
+  reachable: readonly string[],
 ): { value: string; unit: string | null } | { refusal: string } {
   const read = readNumber(text, decimalSign(locale));
-  if (read === null)
+  if (read === null) {
     return { refusal: `"${text.slice(0, 40)}" is not a quantity that can be read. Type it as 12.5, 3/4 or 450 g.` };
-  if (read.unit !== null && !unitsThatFit(fitting).some((unit) => unit.code === read.unit)) {
-    return { refusal: `There is no way from ${read.unit} to ${fitting} here.` };
+  }
+  if (read.unit !== null && !reachable.includes(read.unit)) {
+    return {
+      refusal: `There is no way from ${unitWords(read.unit)} to ${unitWords(reachable[0] ?? '')} yet. State one under "Measured otherwise".`,
+    };
   }
   return { value: read.value, unit: read.unit };
 }
 
 /** A quantity in any unit: of a pack ("25 kg", "6 each"), or of what is not bound to a kind of unit yet. */
-export function readAnyQuantity(text: string, locale: string, usual: string): ReturnType<typeof readQuantity> {
-  for (const fitting of [usual, 'kg', 'l', 'm', 'm²', 'each', 'h']) {
-    const reading = readQuantity(text, locale, fitting);
-    if (!isRefusal(reading)) return reading;
-  }
-  return readQuantity(text, locale, usual);
-}
+export const readAnyQuantity = (text: string, locale: string) => readQuantity(text, locale, UNIT_CODES);

@@ -1,9 +1,9 @@
-import { newId, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
-import type { CardView } from '@nuvar/core';
+import { newId, UNIT_CODES, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
+import { unitsWithin, type CardView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
-import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
+import { useAll, useRowsOf, useSettings, useVersion } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
@@ -22,6 +22,8 @@ interface Item {
   readonly label: string;
   readonly unit: string;
   readonly field: 'materialId' | 'componentId';
+  /** All units in which it can be stated, its own first. */
+  readonly units: readonly string[];
 }
 
 const BASIS_WORDS = { batch: 'batch', 'started unit': 'unit started', 'good unit': 'good unit' };
@@ -54,9 +56,27 @@ export function BillGrid({ product }: BillGridProps) {
   );
 }
 
+/** The units that an item can be stated in, by standard factors and its own conversions; the one it is costed in first. */
+function reachable(owner: 'materialId' | 'productId', id: string, unit: string): readonly string[] {
+  const own = model.rows.rowsWith('itemConversion', owner, id);
+  return own.length === 0 ? unitsNear(unit) : [unit, ...unitsWithin(unit, own)];
+}
+
+const NEAR = new Map<string, readonly string[]>();
+
+/** The units that fit one by standard factors alone; the same list for all who ask. */
+function unitsNear(unit: string): readonly string[] {
+  const known = NEAR.get(unit);
+  if (known !== undefined) return known;
+  const made = [unit, ...unitsThatFit(unit).map(({ code }) => code)];
+  NEAR.set(unit, made);
+  return made;
+}
+
 function useItems(productId: string): ReadonlyMap<string, Item> {
   const materials = useAll('material');
   const products = useAll('product');
+  const conversions = useVersion('itemConversion');
   return useMemo(() => {
     const names = new Set(materials.map((row) => row.name.toLowerCase()));
     const components = products
@@ -66,15 +86,18 @@ function useItems(productId: string): ReadonlyMap<string, Item> {
         label: names.has(name.toLowerCase()) ? `${name} (product)` : name,
         unit: outputUnit,
         field: 'componentId',
+        units: reachable('productId', id, outputUnit),
       }));
     const bought = materials.map(({ id, name, baseUnit }): Item => ({
       id,
       label: name,
       unit: baseUnit,
       field: 'materialId',
+      units: reachable('materialId', id, baseUnit),
     }));
     return new Map([...bought, ...components].map((item) => [item.id, item]));
-  }, [materials, products, productId]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the conversions are those of this version
+  }, [materials, products, productId, conversions]);
 }
 
 function billColumns(
@@ -119,9 +142,7 @@ function billColumns(
         if (text.trim() === '') return { patch: { quantity: null }, shown: '' };
         const item = line && itemOf(line);
         const isOpen = line?.materialId != null && !isPriced(line.materialId);
-        const reading = isOpen
-          ? readAnyQuantity(text, locale, item?.unit ?? line.unit)
-          : readQuantity(text, locale, item?.unit ?? line?.unit ?? 'each');
+        const reading = isOpen ? readAnyQuantity(text, locale) : readQuantity(text, locale, item?.units ?? UNIT_CODES);
         if (isRefusal(reading)) return reading;
         const { value, unit } = reading;
         return {
@@ -138,7 +159,7 @@ function billColumns(
       place: ({ id }) => `${id}.unit`,
       text: (line) => unitWords(line.unit),
       options: (line) => {
-        const fitting = unitsThatFit((line && itemOf(line)?.unit) ?? 'each').map(({ code }) => code);
+        const fitting = [...new Set((line && itemOf(line)?.units) ?? unitsNear('each'))];
         const kept = line !== null && !fitting.includes(line.unit) ? [line.unit, ...fitting] : fitting;
         return unitChoices(kept);
       },
@@ -202,11 +223,12 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
   return {
     update: (line, patch, before) => {
       const { made, fields } = withItem(patch, before);
+      const fits = fields.unit === undefined || (items.get(line.materialId ?? '')?.units.includes(fields.unit) ?? true);
       const measured =
-        fields.unit === undefined || line.materialId === null ? [] : measuredBy(line.materialId, fields.unit);
+        fits || line.materialId === null || fields.unit === undefined ? [] : measuredBy(line.materialId, fields.unit);
       const item = items.get(fields.materialId ?? fields.componentId ?? '');
       // Another item may be measured otherwise: a unit that still fits stays.
-      const keeps = item !== undefined && unitsThatFit(item.unit).some(({ code }) => code === line.unit);
+      const keeps = item !== undefined && item.units.includes(line.unit);
       return [...made, ...measured, ...updateOf('billLine', line, keeps ? { ...fields, unit: line.unit } : fields)];
     },
     create: (id, patch, before) => {

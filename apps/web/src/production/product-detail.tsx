@@ -5,6 +5,7 @@ import { RowField } from '../controls/row-field.js';
 import { useView } from '../engine/use-view.js';
 import { GapList } from '../figures/gap-list.js';
 import { unitWords } from '../figures/format.js';
+import { ConversionsGrid } from '../purchasing/conversions-grid.js';
 import { BillGrid } from './bill-grid.js';
 import { CostCard } from './cost-card.js';
 import { LabourGrid } from './labour-grid.js';
@@ -60,6 +61,7 @@ export function ProductDetail({ id }: { id: string }) {
         <BillGrid product={product} card={card} />
         <LabourGrid product={product} card={card} />
         <OtherCostGrid product={product} card={card} />
+        <ConversionsGrid of="product" id={id} baseUnit={product.outputUnit} />
         <div className="fields">
           <RowField kind="product" id={id} field="note" />
         </div>

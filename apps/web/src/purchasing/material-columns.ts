@@ -71,9 +71,8 @@ export function materialColumns(
       type: 'number',
       place: ({ price }) => `${price?.id ?? ''}.packQuantity`,
       text: ({ price }) => (price === undefined ? '' : typedText(price.packQuantity, locale)),
-      read: (text, row) => {
-        const anyUnit = row?.price?.packUnit ?? 'kg';
-        const quantity = readAnyQuantity(text, locale, anyUnit);
+      read: (text) => {
+        const quantity = readAnyQuantity(text, locale);
         return 'refusal' in quantity
           ? quantity
           : {

@@ -5,6 +5,7 @@ import { useView } from '../engine/use-view.js';
 import { unitWords } from '../figures/format.js';
 import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
+import { ConversionsGrid } from './conversions-grid.js';
 import { MATERIAL_KIND_WORDS } from './material-columns.js';
 import { shownPrice } from './material-rows.js';
 
@@ -39,6 +40,9 @@ export function MaterialDetail({ id }: { id: string }) {
           </>
         )}
         <RowField kind="material" id={id} field="note" />
+      </div>
+      <div className="mt-4">
+        <ConversionsGrid of="material" id={id} baseUnit={material.baseUnit} />
       </div>
       {view && Object.keys(view.perOtherUnit).length > 0 && (
         <>

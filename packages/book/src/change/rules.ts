@@ -23,6 +23,7 @@ export function ruleProblems(book: BookReader, write: Write): Problem[] {
     ...missingReferences(book, kind, after),
     ...takenName(book, kind, after),
     ...(kind === 'billLine' ? billLineProblems(book, after as StoredRow<'billLine'>) : []),
+    ...(kind === 'itemConversion' ? conversionProblems(after as StoredRow<'itemConversion'>) : []),
     ...(kind === 'product' ? yieldProblems(after as Product) : []),
     ...(kind === 'pricePoint' ? secondPrice(book, after as PricePoint) : []),
   ];
@@ -49,7 +50,7 @@ function stillUsed(book: BookReader, kind: Kind, removed: StoredRow): Problem[] 
   for (const referrer of referrersTo(kind)) {
     const user = book.rowsWith(referrer.kind, referrer.field, removed.id)[0];
     if (user === undefined) continue;
-    const owner = 'productId' in user ? book.row('product', user.productId) : undefined;
+    const owner = 'productId' in user && user.productId !== null ? book.row('product', user.productId) : undefined;
     const userLabel = owner ? rowLabel('product', owner) : rowLabel(referrer.kind, user);
     return [
       problem('still-used', { kind, rowId: removed.id, values: { name: rowLabel(kind, removed), user: userLabel } }),
@@ -82,6 +83,17 @@ function billLineProblems(book: BookReader, line: BillLine): Problem[] {
   return [
     problem('component-loop', { kind: 'billLine', rowId: line.id, field: 'componentId', values: { loop: names } }),
   ];
+}
+
+function conversionProblems({ id, materialId, productId, unit, equalUnit }: StoredRow<'itemConversion'>): Problem[] {
+  const at = { kind: 'itemConversion', rowId: id } as const;
+  if ((materialId === null) === (productId === null)) {
+    return [problem('conversion-needs-one-item', { ...at, field: 'materialId' })];
+  }
+  const isFixed = unitOfMeasure(unit)?.dimension === unitOfMeasure(equalUnit)?.dimension;
+  return isFixed
+    ? [problem('conversion-has-a-fixed-way', { ...at, field: 'equalUnit', values: { unit, equalUnit } })]
+    : [];
 }
 
 function yieldProblems(product: Product): Problem[] {

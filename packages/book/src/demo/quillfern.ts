@@ -18,6 +18,9 @@ export function quillfernPottery(): BookFile {
     normalLabourHoursPerMonth: '240',
   });
   const materials = addMaterials(book);
+  for (const [material, quantity, unit, equalQuantity, equalUnit] of CONVERSIONS) {
+    book.add('itemConversion', { materialId: at(materials, material), quantity, unit, equalQuantity, equalUnit });
+  }
   const grades = addGrades(book);
   const products = addProducts(book, materials, grades);
   addRunningCosts(book);
@@ -58,6 +61,14 @@ const MATERIALS: readonly (readonly [string, string, string, string, string, str
   ['Maker stamp label', 'packaging', 'each', 'Print room Oldbridge', '1000', 'each', '44.00', '2026-02-12'],
   ['Ribbon', 'packaging', 'm', 'Print room Oldbridge', '50', 'm', '18.50', '2025-07-02'],
   ['Workshop biscuit bowl', 'ingredient', 'each', 'Harrowmere Clays', '24', 'each', '69.60', '2026-06-15'],
+];
+
+/** Material, so many of a unit, are so many of another. */
+const CONVERSIONS: readonly (readonly [string, string, string, string, string])[] = [
+  ['White slip', '1', 'l', '1.42', 'kg'],
+  ['Cane handle', '1', 'each', '46', 'g'],
+  ['Workshop biscuit bowl', '1', 'each', '380', 'g'],
+  ['Ribbon', '1', 'each', '0.9', 'm'],
 ];
 
 function addMaterials(book: BookBuilder): Ids {
@@ -199,7 +210,7 @@ const RECIPES: readonly Recipe[] = [
     fields: { name: 'Serving platter', plannedUnitsPerMonth: '18', batchSize: '10', yieldPercent: '78' },
     lines: [
       ['White stoneware clay', '2.6', 'kg', 'started unit', '6'],
-      ['White slip', '60', 'ml', 'started unit', '10'],
+      ['White slip', '85', 'g', 'started unit', '10'],
       ['Double-wall carton, large', '1', 'each', 'good unit'],
       ['Kraft paper', '1.8', 'm', 'good unit'],
       ['Care card', '1', 'each', 'good unit'],
@@ -231,7 +242,7 @@ const RECIPES: readonly Recipe[] = [
     lines: [
       ['Everyday mug', '2', 'each'],
       ['Gift box, two mugs', '1', 'each'],
-      ['Ribbon', '0.9', 'm'],
+      ['Ribbon', '1', 'each'],
     ],
     steps: [['Wrap', 'helper', 'minutes per unit', '6']],
   },

@@ -15,6 +15,11 @@ export const PROBLEMS = {
   'still-used': [422, '{name} cannot be removed: it is still used in {user}.'],
   'name-taken': [422, 'There is already a {kind} called "{name}".'],
   'line-needs-one-item': [422, 'A bill line needs either a material or a component, and not both.'],
+  'conversion-needs-one-item': [422, 'A conversion belongs to either a material or a product, and not to both.'],
+  'conversion-has-a-fixed-way': [
+    422,
+    'There is a fixed way from {unit} to {equalUnit} already: no conversion of its own is needed.',
+  ],
   'component-loop': [422, 'A product cannot contain itself: {loop}.'],
   'yield-over-100': [422, 'The yield of pieces cannot be over 100 %: more good pieces than were started.'],
   'price-exists': [422, 'This product has a price in this channel already.'],

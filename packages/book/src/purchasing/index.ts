@@ -1,3 +1,4 @@
+export { ItemConversion } from './item-conversion.js';
 export { Material, MATERIAL_KINDS, type MaterialKind } from './material.js';
 export { Supplier } from './supplier.js';
 export { SupplierPrice } from './supplier-price.js';

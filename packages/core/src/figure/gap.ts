@@ -9,7 +9,9 @@ export const GAPS = {
   'no-exchange-rate': '{subject} is priced in {currency}, and there is no exchange rate to {bookCurrency} yet',
   'no-quantity': 'no quantity yet of {item} in {subject}',
   'no-conversion': 'no way yet from {from} to {to} for {item} in {subject}',
-  'no-pack-conversion': '{subject} is bought by {from}, but its base unit is {to}',
+  'no-pack-conversion':
+    '{subject} is bought by the {from} and costed by the {to}, and there is no way yet from one to the other',
+  'no-conversion-amount': 'how many {equalUnit} are {quantity} {unit} of {subject}?',
   'no-grade': 'no labour grade chosen yet for "{step}" of {subject}',
   'no-wage': 'no wage yet for {subject}',
   'no-time': 'no time yet for "{step}" of {subject}',

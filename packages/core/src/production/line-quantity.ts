@@ -2,8 +2,8 @@ import type { RowOf } from '@nuvar/book';
 import { BATCH } from '../evaluate/units.js';
 import type { Sheet } from '../evaluate/calculation.js';
 import { constant, difference, gap, missing, product, wholeOf, type Figure } from '../figure/index.js';
-import { PERCENT, unit } from '../quantity/index.js';
-import { converted, materialPrice, type PurchasedItem } from '../purchasing/index.js';
+import { PERCENT, unit, unitWord } from '../quantity/index.js';
+import { convertedFor, materialPrice, type PurchasedItem } from '../purchasing/index.js';
 import { batch } from './batch.js';
 
 /** What a bill line points to, and what one unit of it costs where it is bought. */
@@ -37,14 +37,15 @@ export function lineQuantity(sheet: Sheet, line: RowOf<'billLine'>, item: LineIt
     unit: unit(line.unit).per(basis),
     whenEmpty: () => gap('no-quantity', place, names),
   });
-  const inItemUnits = converted(net, line.unit, item.unit);
+  const inItemUnits = convertedFor(sheet, { ...itemPlace(line), name: item.name }, net, line.unit, item.unit);
   if (inItemUnits === null) {
     const leaf = { name: 'Quantity per batch', subject: item.name, unit: unit(item.unit).per(BATCH) };
-    return missing(
-      leaf,
-      gap('no-conversion', { ...place, field: 'unit' }, { ...names, from: line.unit, to: item.unit }),
-      [net],
+    const reason = gap(
+      'no-conversion',
+      { ...itemPlace(line), field: 'conversions' },
+      { ...names, from: unitWord(line.unit), to: unitWord(item.unit) },
     );
+    return missing(leaf, reason, [net]);
   }
   const gross = line.lossPercent === '0' ? inItemUnits : withLoss(sheet, line, item, inItemUnits);
   if (line.basis === 'batch') return gross;
@@ -56,6 +57,12 @@ export function lineQuantity(sheet: Sheet, line: RowOf<'billLine'>, item: LineIt
 }
 
 const ALL_OF_THE_INPUT = constant('All of the input', '100', PERCENT, 'definition');
+
+/** The row of a line's item, on whose own conversions its quantities may depend. */
+const itemPlace = ({ materialId, componentId }: RowOf<'billLine'>) =>
+  materialId !== null
+    ? ({ kind: 'material', id: materialId } as const)
+    : ({ kind: 'product', id: componentId ?? '' } as const);
 
 function withLoss(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, net: Figure): Figure {
   const lost = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: item.name, unit: PERCENT });

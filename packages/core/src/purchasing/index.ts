@@ -1,3 +1,5 @@
-export { converted, materialPrice, supplierPriceInForce, type PurchasedItem } from './material-price.js';
+export { conversionConflicts } from './conversion-conflicts.js';
+export { converted, convertedFor, ownConversions, type ConvertedItem } from './converted.js';
+export { materialPrice, supplierPriceInForce, type PurchasedItem } from './material-price.js';
 export { priceInUnits } from './price-in-units.js';
 export { productsUsing } from './where-used.js';

@@ -1,8 +1,9 @@
 import { compareDecimalText, type RowOf } from '@nuvar/book';
 import { bookCurrency, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { constant, gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
-import { conversion, unit, type Conversion } from '../quantity/index.js';
+import { gap, missing, quotient, type Figure, type Gap } from '../figure/index.js';
+import { unit, unitWord } from '../quantity/index.js';
+import { convertedFor } from './converted.js';
 
 const NAME = 'Price per base unit';
 
@@ -54,8 +55,8 @@ export const materialPrice: Calculation<{ perBaseUnit: Figure; item: PurchasedIt
     });
     const pack = packInBaseUnits(sheet, price, material);
     if (pack === null) {
-      const values = { subject, from: price.packUnit, to: material.baseUnit };
-      return none(gap('no-pack-conversion', { ...place, field: 'packUnit' }, values));
+      const values = { subject, from: unitWord(price.packUnit), to: unitWord(material.baseUnit) };
+      return none(gap('no-pack-conversion', { kind: 'material', id: materialId, field: 'conversions' }, values));
     }
     return { perBaseUnit: quotient({ name: NAME, subject }, paid, pack), item };
   },
@@ -83,35 +84,11 @@ function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: 
     subject: material.name,
     unit: unit(price.packUnit),
   });
-  return converted(packed, price.packUnit, material.baseUnit);
-}
-
-/**
- * A quantity in another unit of the same dimension, with the factor as a constant in its working. The rest of its unit
- * (per batch, per piece) stays. Null where no way leads from the one to the other.
- */
-export function converted(quantity: Figure, from: string, to: string): Figure | null {
-  if (from === to) return quantity;
-  const way = conversion(from, to);
-  if (way === null) return null;
-  const called = { name: `${quantity.name} in ${to}`, subject: quantity.subject };
-  const factor = factorOf(from, to, way);
-  return way.by === 'multiply' ? product(called, quantity, factor) : quotient(called, quantity, factor);
-}
-
-const FACTORS = new Map<Conversion, Figure>();
-
-/** The factor between two units as a figure; one for all who use it. */
-function factorOf(from: string, to: string, way: Conversion): Figure {
-  const known = FACTORS.get(way);
-  if (known !== undefined) return known;
-  const [one, other] = way.by === 'multiply' ? [from, to] : [to, from];
-  const made = constant(
-    `${other} in one ${one}`,
-    way.factor,
-    unit(other).per(unit(one)),
-    'Table of units (NIST SP 811)',
+  return convertedFor(
+    sheet,
+    { kind: 'material', id: material.id, name: material.name },
+    packed,
+    price.packUnit,
+    material.baseUnit,
   );
-  FACTORS.set(way, made);
-  return made;
 }

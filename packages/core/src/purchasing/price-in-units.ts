@@ -1,39 +1,34 @@
-import { unitsThatFit } from '@nuvar/book';
-import type { Calculation } from '../evaluate/calculation.js';
+import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import { constant, product, quotient, type Figure } from '../figure/index.js';
-import { conversion, unit } from '../quantity/index.js';
+import { conversion, NUMBER, unitsWithin } from '../quantity/index.js';
+import { convertedFor, factorOf, ownConversions, type ConvertedItem } from './converted.js';
 import { materialPrice } from './material-price.js';
 
 /**
- * The price of a material in every unit that measures the same thing as its base unit: EUR per g, per kg, per lb. One
- * result a unit, named by its place in the table of units.
+ * The price of a material in every unit that can be reached from its base unit, by standard factors and by its own
+ * conversions: EUR per g, per kg, per piece. One result a unit, named by the code of the unit.
  */
 export const priceInUnits: Calculation<Record<string, Figure>> = {
   name: 'priceInUnits',
   meanings: {},
   work(sheet, materialId) {
     const material = sheet.row('material', materialId);
-    const price = sheet.read(materialPrice, materialId).perBaseUnit;
     if (material === undefined) return {};
-    const others = unitsThatFit(material.baseUnit).filter((each) => each.code !== material.baseUnit);
-    return Object.fromEntries(others.map((each) => [each.code, perUnit(price, material.baseUnit, each.code)]));
-
-    function perUnit(perBase: Figure, base: string, wanted: string): Figure {
-      const way = conversion(wanted, base);
-      const called = { name: `Price per ${wanted}`, subject: material?.name ?? '' };
-      const standard = 'Table of units (NIST SP 811)';
-      if (way?.by === 'divide')
-        return quotient(
-          called,
-          perBase,
-          constant(`${wanted} in one ${base}`, way.factor, unit(wanted).per(unit(base)), standard),
-        );
-      const factor = way?.factor.toFixed() ?? '1';
-      return product(
-        called,
-        perBase,
-        constant(`${base} in one ${wanted}`, factor, unit(base).per(unit(wanted)), standard),
-      );
-    }
+    const item: ConvertedItem = { kind: 'material', id: materialId, name: material.name };
+    const price = sheet.read(materialPrice, materialId).perBaseUnit;
+    const reached = unitsWithin(material.baseUnit, ownConversions(sheet, item)).filter(
+      (code) => code !== material.baseUnit,
+    );
+    return Object.fromEntries(reached.map((code) => [code, pricePer(sheet, item, price, material.baseUnit, code)]));
   },
 };
+
+/** Price per wanted unit = price per base unit x base units in one of the wanted, or / wanted units in one base unit. */
+function pricePer(sheet: Sheet, item: ConvertedItem, perBase: Figure, base: string, wanted: string): Figure {
+  const called = { name: `Price per ${wanted}`, subject: item.name };
+  const direct = conversion(wanted, base);
+  if (direct?.by === 'divide') return quotient(called, perBase, factorOf(wanted, base, direct));
+  if (direct !== null) return product(called, perBase, factorOf(wanted, base, direct));
+  const one = constant(`One ${wanted}`, '1', NUMBER, 'definition');
+  return product(called, perBase, convertedFor(sheet, item, one, wanted, base) as Figure);
+}

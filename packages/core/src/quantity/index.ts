@@ -1,2 +1,3 @@
 export { conversion, convert, type Conversion } from './convert.js';
-export { NUMBER, PERCENT, unit, type Unit } from './unit.js';
+export { ownWay, unitsWithin, type OwnConversion, type WayStep } from './own-ways.js';
+export { NUMBER, PERCENT, unit, unitWord, type Unit } from './unit.js';

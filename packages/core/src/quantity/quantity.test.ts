@@ -1,7 +1,7 @@
 import { UNITS, unitOfMeasure } from '@nuvar/book';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { convert, NUMBER, unit } from './index.js';
+import { convert, NUMBER, ownWay, unit, unitsWithin } from './index.js';
 
 describe('units of measure', () => {
   // NIST SP 811 (2008), appendix B.8 and B.9, factors in bold (exact); imperial gallon: UK Weights and Measures Act 1985.
@@ -51,5 +51,26 @@ describe('units of figures', () => {
     expect(perKg.text).toBe('EUR per kg');
     expect(perKg.times(unit('kg').per(unit('each')))).toBe(unit('EUR').per(unit('each')));
     expect(perKg.per(perKg)).toBe(NUMBER);
+  });
+});
+
+describe('conversions of an item of its own', () => {
+  const egg = { unit: 'each', equalUnit: 'g' };
+  const milk = { unit: 'l', equalUnit: 'kg' };
+
+  it('join kinds of measure, one after the other where it takes several, in both directions', () => {
+    expect(ownWay('dozen', 'kg', [egg])).toEqual([{ conversion: egg, isForward: true }]);
+    expect(ownWay('lb', 'each', [egg])).toEqual([{ conversion: egg, isForward: false }]);
+    expect(ownWay('each', 'ml', [milk, egg])).toEqual([
+      { conversion: egg, isForward: true },
+      { conversion: milk, isForward: false },
+    ]);
+    expect(ownWay('g', 'kg', [])).toEqual([]);
+    expect(ownWay('each', 'm', [egg, milk])).toBeNull();
+  });
+
+  it('open every unit of the kinds that they join', () => {
+    expect(unitsWithin('kg', [egg])).toEqual(expect.arrayContaining(['oz', 'dozen', 'pair']));
+    expect(unitsWithin('kg', [egg])).not.toContain('l');
   });
 });

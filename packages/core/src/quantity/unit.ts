@@ -60,3 +60,8 @@ function unitText(powers: ReadonlyMap<string, number>): string {
   const [above, below] = [side(1), side(-1)];
   return below === '' ? above : `${above} per ${below}`.trim();
 }
+
+/** A unit of measure as it is read in a sentence: "each" is a piece. */
+export function unitWord(code: string): string {
+  return code === 'each' ? 'piece' : code;
+}

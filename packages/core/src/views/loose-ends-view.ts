@@ -3,7 +3,16 @@ import { WHOLE_BOOK } from '../evaluate/calculation.js';
 import { gapSentence, isStated, type Gap, type Place } from '../figure/index.js';
 import { addMonths, fullCost, openDays, overhead, plannedUnits } from '../overhead/index.js';
 import { labourHours } from '../production/index.js';
-import { materialPrice, productsUsing, supplierPriceInForce } from '../purchasing/index.js';
+import type { Decimal } from '../number/index.js';
+import { unitWord } from '../quantity/index.js';
+import {
+  conversionConflicts,
+  materialPrice,
+  ownConversions,
+  productsUsing,
+  supplierPriceInForce,
+  type ConvertedItem,
+} from '../purchasing/index.js';
 import { pricePoint } from '../selling/index.js';
 
 /** Something that keeps figures from being whole or right, with the place to settle it. */
@@ -42,6 +51,7 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
   const { sheet } = evaluation;
   for (const product of sheet.all('product')) {
     addGaps(evaluation.read(fullCost, product.id).fullCost.gaps, [product.id]);
+    conflictEnds(evaluation, add, { kind: 'product', id: product.id, name: product.name });
     const points = sheet.rowsOf('pricePoint', 'productId', product.id);
     const isComponentOnly = points.length === 0 && sheet.rowsOf('billLine', 'componentId', product.id).length > 0;
     if (isComponentOnly) continue;
@@ -72,11 +82,27 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
   }
 }
 
+/** Two conversions of an item that do not agree: both are said, for only its owner knows which is right. */
+function conflictEnds({ sheet }: Evaluation, add: Add, item: ConvertedItem): void {
+  for (const { conversion, stated, otherwise } of conversionConflicts(ownConversions(sheet, item))) {
+    const say = (amount: Decimal) => `${amount.toSignificantDigits(4).toFixed()} ${unitWord(conversion.equalUnit)}`;
+    const sentence = `One ${unitWord(conversion.unit)} of ${item.name} is stated as ${say(stated)}, but its other conversions make it ${say(otherwise)}`;
+    const affects = item.kind === 'product' ? [item.id] : productsUsing(sheet, item.id).map((each) => each.id);
+    add(
+      'conversions-disagree',
+      sentence,
+      { kind: 'itemConversion', id: conversion.id, field: 'equalQuantity' },
+      affects,
+    );
+  }
+}
+
 function materialEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
   const { sheet } = evaluation;
   const aYearAgo = addMonths(sheet.asOf, -12);
   for (const material of sheet.all('material')) {
     addGaps(evaluation.read(materialPrice, material.id).perBaseUnit.gaps, []);
+    conflictEnds(evaluation, add, { kind: 'material', id: material.id, name: material.name });
     const price = supplierPriceInForce(sheet, material.id);
     if (price === undefined || price.validFrom >= aYearAgo) continue;
     const place = { kind: 'supplierPrice', id: price.id, field: 'validFrom' } as const;

@@ -1,0 +1,103 @@
+import { unitOfMeasure, UNIT_CODES, type Kind, type StoredRow } from '@nuvar/book';
+import { useMemo } from 'react';
+import { createOf, updateOf } from '../book/operations.js';
+import { useRowsOf, useSettings } from '../book/use-book.js';
+import { Grid } from '../controls/grid.js';
+import type { Column, GridWriter, InputColumn } from '../controls/grid-model.js';
+import { isRefusal, readAnyQuantity, readUnit, unitChoices } from '../controls/read-field.js';
+import { removalInBook } from '../controls/rows-writer.js';
+import { typedText, unitWords } from '../figures/format.js';
+
+type Row = StoredRow<'itemConversion'>;
+type Patch = Partial<Row>;
+
+interface ConversionsGridProps {
+  readonly of: Extract<Kind, 'material' | 'product'>;
+  readonly id: string;
+  /** The unit in which the item is costed. */
+  readonly baseUnit: string;
+}
+
+/** How one item is measured in other ways: "1 piece is 58 g". Stated once, it serves everywhere. */
+export function ConversionsGrid({ of, id, baseUnit }: ConversionsGridProps) {
+  const owner = of === 'material' ? 'materialId' : 'productId';
+  const rows = useRowsOf('itemConversion', owner, id);
+  const { locale } = useSettings();
+  const columns = useMemo(() => conversionColumns(locale, baseUnit, id), [locale, baseUnit, id]);
+  const writer = useMemo(() => conversionWriter(owner, id, baseUnit), [owner, id, baseUnit]);
+  return (
+    <Grid
+      title="Measured otherwise"
+      rows={rows}
+      columns={columns}
+      writer={writer}
+      nameOf={({ unit }) => `conversion of ${unitWords(unit)}`}
+      empty="Where one piece has a weight, or a litre: type how much one is, such as 58 g."
+    />
+  );
+}
+
+/** What is measured by weight has pieces, and what comes by the piece has a weight. */
+const usualUnits = (baseUnit: string) =>
+  unitOfMeasure(baseUnit)?.dimension === 'count'
+    ? { unit: baseUnit, equalUnit: 'g' }
+    : { unit: 'each', equalUnit: baseUnit };
+
+function conversionColumns(locale: string, baseUnit: string, itemId: string): Column<Row, Patch>[] {
+  const usual = usualUnits(baseUnit);
+  const amount = (
+    id: 'quantity' | 'equalQuantity',
+    unitField: 'unit' | 'equalUnit',
+    header: string,
+  ): InputColumn<Row, Patch> => ({
+    id,
+    header,
+    width: '4rem',
+    type: 'number',
+    ...(id === 'equalQuantity' ? { placeholder: 'how many', blankPlace: `${itemId}.conversions` } : { blankText: '1' }),
+    place: (row) => `${row.id}.${id}`,
+    text: (row) => (row[id] === null ? '' : typedText(row[id], locale)),
+    read: (text) => {
+      const reading = readAnyQuantity(text, locale);
+      if (isRefusal(reading)) return reading;
+      const { value, unit } = reading;
+      return {
+        patch: unit === null ? { [id]: value } : { [id]: value, [unitField]: unit },
+        shown: `${typedText(value, locale)} ${unit ?? ''}`.trim(),
+      };
+    },
+  });
+  const unit = (id: 'unit' | 'equalUnit', header: string): InputColumn<Row, Patch> => ({
+    id,
+    header,
+    width: '4.6rem',
+    type: 'choice',
+    blankText: unitWords(usual[id]),
+    place: (row) => `${row.id}.${id}`,
+    options: () => unitChoices(UNIT_CODES),
+    text: (row) => unitWords(row[id]),
+    read: (text) => {
+      const found = readUnit(text.trim());
+      return found === undefined
+        ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
+        : { patch: { [id]: found.code }, shown: unitWords(found.code) };
+    },
+  });
+  return [
+    amount('quantity', 'unit', 'So many'),
+    unit('unit', 'of these'),
+    amount('equalQuantity', 'equalUnit', 'are'),
+    unit('equalUnit', 'of those'),
+  ];
+}
+
+function conversionWriter(owner: 'materialId' | 'productId', id: string, baseUnit: string): GridWriter<Row, Patch> {
+  return {
+    update: (row, patch) => updateOf('itemConversion', row, patch),
+    create: (rowId, patch) =>
+      patch.equalQuantity
+        ? [createOf('itemConversion', rowId, { [owner]: id, ...usualUnits(baseUnit), ...patch })]
+        : null,
+    remove: (row) => removalInBook('itemConversion', row.id),
+  };
+}
