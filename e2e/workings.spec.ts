@@ -99,9 +99,29 @@ test('a missing way between two units is stated once, in the field that the gap 
   // Six rolls for 19.20 are 3.20 a roll; of 50 m each: 0.064 a metre.
   await page.keyboard.type('50 m');
   await page.keyboard.press('Enter');
-  await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0640' })).toBeVisible();
+  await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0640' }).first()).toBeVisible();
   await expect(region(page, 'Paper tape').getByRole('row', { name: /EUR per piece/ })).toContainText('3.2000');
   await cell(page, 'are', 'conversion of piece').fill('40');
   await cell(page, 'are', 'conversion of piece').press('Enter');
-  await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0800' })).toBeVisible();
+  await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0800' }).first()).toBeVisible();
+});
+
+test('another price is a price of today, the old one stays, and the material is planned by either', async ({
+  page,
+}) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Buy');
+  await cell(page, 'Price, EUR', 'Talc').fill('9.00');
+  await cell(page, 'Price, EUR', 'Talc').press('Enter');
+  await cell(page, 'Material', 'Talc').click();
+  const detail = region(page, 'Talc');
+  await expect(detail.getByLabel('Price, price from 2025-08-20')).toHaveValue('14.20');
+  await expect(detail.getByRole('paragraph').filter({ hasText: 'EUR per kg' })).toContainText('0.9000');
+  await detail.getByLabel('Planned at the').selectOption('highest');
+  await detail.getByLabel('Of the last months').fill('24');
+  await detail.getByLabel('Of the last months').press('Enter');
+  await expect(detail.getByRole('paragraph').filter({ hasText: 'EUR per kg' })).toContainText('1.4200');
+  await detail.getByLabel('Buffer').fill('10');
+  await detail.getByLabel('Buffer').press('Enter');
+  await expect(detail.getByRole('paragraph').filter({ hasText: 'EUR per kg' })).toContainText('1.5620');
 });

@@ -1,4 +1,5 @@
 import { Choice, CurrencyCode, DecimalText, Flag, Name, Row, WholeNumber } from './fields/index.js';
+import { PLANNING_BASES, type PlanningBasis } from './purchasing/planning-basis.js';
 
 /** The country settings that a book may have: they decide how numbers and dates are read and shown. */
 export const LOCALES = [
@@ -65,4 +66,14 @@ export class Settings extends Row {
   /** Labour hours that the business works in a normal month (IAS 2, paragraph 13: normal capacity). */
   @DecimalText({ label: 'Normal labour hours per month', above: '0', to: '1000000', nullable: true })
   normalLabourHoursPerMonth: string | null = null;
+
+  /** How materials are planned that do not say otherwise. */
+  @Choice(PLANNING_BASES, { label: 'Materials are planned at the' })
+  planningBasis: PlanningBasis = 'latest';
+
+  @WholeNumber({ label: 'Of the last months', from: 1, to: 120 })
+  planningMonths = 12;
+
+  @DecimalText({ label: 'Buffer on material prices', from: '0', to: '1000' })
+  bufferPercent = '0';
 }

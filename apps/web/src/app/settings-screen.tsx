@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { localeName } from '../figures/format.js';
+import { PLANNING_WORDS } from '../purchasing/planning-words.js';
 import { RowField } from '../controls/row-field.js';
 import {
   problemsOf,
@@ -46,7 +47,15 @@ export function SettingsScreen() {
           {field('salesTaxPercent', '% of the price before tax')}
           {field('pricesIncludeTax')}
         </div>
-        <p className="text-soft">Open days and normal hours stand under Run.</p>
+        <h2 className="section-title mt-6">What materials are planned to cost</h2>
+        <div className="fields">
+          {field('planningBasis', undefined, PLANNING_WORDS)}
+          {settings.planningBasis !== 'latest' && field('planningMonths', 'months')}
+          {field('bufferPercent', '% on top')}
+        </div>
+        <p className="text-soft">
+          A material may say otherwise for itself. Open days and normal hours stand under Run.
+        </p>
         <h2 className="section-title mt-6">Book file</h2>
         <p className="text-soft">
           The whole book as one file, without its history: to keep, to hand on, or to take in again as a new book.

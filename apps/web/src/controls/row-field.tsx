@@ -81,14 +81,15 @@ function FieldControl({ kind, row, spec, name, words, placeholder }: ControlProp
     case 'choice':
     case 'unit': {
       const choices = spec.type === 'unit' ? UNIT_CODES : (spec.choices ?? []);
-      const options = choices.map((choice) => ({ value: choice, label: words?.[choice] ?? unitWords(choice) }));
+      const said = choices.map((choice) => ({ value: choice, label: words?.[choice] ?? unitWords(choice) }));
+      const options = spec.nullable ? [{ value: '', label: words?.[''] ?? 'not chosen' }, ...said] : said;
       return (
         <SelectInput
           label={name}
           place={place}
-          value={String(value)}
+          value={String(value ?? '')}
           options={options}
-          commit={write}
+          commit={(next) => write(next === '' && spec.nullable ? null : next)}
           disabled={!mayEdit}
         />
       );

@@ -24,7 +24,7 @@ export function materialColumns(
   suppliers: readonly string[],
 ): Column<MaterialRow, MaterialPatch>[] {
   const kind = fieldColumn<StoredRow<'material'>>('material', 'kind', locale, {
-    width: '6.8rem',
+    width: '6.4rem',
     words: { ingredient: 'ingredient', packaging: 'packaging', resale: 'for resale' },
   });
   const unit = (text: string) => readField(specOf('supplierPrice', 'packUnit'), text, locale);
@@ -32,7 +32,7 @@ export function materialColumns(
     {
       id: 'name',
       header: 'Material',
-      width: '13rem',
+      width: 'auto',
       type: 'text',
       placeholder: 'Type a new material here',
       place: ({ id }) => `${id}.name`,
@@ -55,7 +55,7 @@ export function materialColumns(
     {
       id: 'supplier',
       header: 'Supplier',
-      width: '10rem',
+      width: '8.5rem',
       type: 'text',
       suggestions: suppliers,
       text: ({ supplier }) => supplier,
@@ -67,7 +67,7 @@ export function materialColumns(
     {
       id: 'packQuantity',
       header: 'Pack',
-      width: '5rem',
+      width: '4rem',
       type: 'number',
       place: ({ price }) => `${price?.id ?? ''}.packQuantity`,
       text: ({ price }) => (price === undefined ? '' : typedText(price.packQuantity, locale)),
@@ -84,7 +84,7 @@ export function materialColumns(
     {
       id: 'packUnit',
       header: 'Unit',
-      width: '5.5rem',
+      width: '4.8rem',
       type: 'choice',
       place: ({ price }) => `${price?.id ?? ''}.packUnit`,
       text: ({ price, material }) => unitWords(price?.packUnit ?? material.baseUnit),
@@ -97,7 +97,7 @@ export function materialColumns(
     {
       id: 'price',
       header: `Price, ${currency}`,
-      width: '6rem',
+      width: '5.2rem',
       type: 'number',
       place: ({ price }) => `${price?.id ?? ''}.price`,
       text: ({ price }) => (price?.price == null ? '' : typedText(price.price, locale)),
@@ -111,7 +111,7 @@ export function materialColumns(
     {
       id: 'baseUnit',
       header: 'Costed by',
-      width: '5.5rem',
+      width: '4.8rem',
       type: 'choice',
       place: ({ id }) => `${id}.baseUnit`,
       text: ({ material }) => unitWords(material.baseUnit),
@@ -126,8 +126,8 @@ export function materialColumns(
     },
     figureColumn({
       id: 'perBaseUnit',
-      header: `${currency} per that unit`,
-      width: '8rem',
+      header: `${currency} a unit`,
+      width: '5.4rem',
       view: 'material',
       of: ({ id }: MaterialRow) => id,
       pick: (view) => view.perBaseUnit,

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useBookPath, useRow, useRowsOf, useSettings } from '../book/use-book.js';
+import { useBookPath, useRow, useSettings } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
 import { useView } from '../engine/use-view.js';
 import { unitWords } from '../figures/format.js';
@@ -7,15 +7,16 @@ import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 import { ConversionsGrid } from './conversions-grid.js';
 import { MATERIAL_KIND_WORDS } from './material-columns.js';
-import { shownPrice } from './material-rows.js';
+import { PLANNING_WORDS } from './planning-words.js';
+import { PricesGrid } from './prices-grid.js';
 
 /** One material beside the grid: its price in every unit that fits, where the price comes from, and what it goes into. */
 export function MaterialDetail({ id }: { id: string }) {
   const material = useRow('material', id);
-  const price = shownPrice(useRowsOf('supplierPrice', 'materialId', id));
   const view = useView('material', id);
   const path = useBookPath();
-  const { currency } = useSettings();
+  const settings = useSettings();
+  const { currency } = settings;
   if (material === undefined) {
     return (
       <section className="detail" aria-label="Material">
@@ -30,16 +31,32 @@ export function MaterialDetail({ id }: { id: string }) {
       <div className="fields">
         <RowField kind="material" id={id} field="name" />
         <RowField kind="material" id={id} field="kind" words={MATERIAL_KIND_WORDS} />
-        {price && (
-          <>
-            <RowField kind="supplierPrice" id={price.id} field="supplierId" />
-            <RowField kind="supplierPrice" id={price.id} field="packQuantity" suffix={price.packUnit} />
-            <RowField kind="supplierPrice" id={price.id} field="price" suffix={price.currency} />
-            {price.currency !== currency && <RowField kind="supplierPrice" id={price.id} field="currency" />}
-            <RowField kind="supplierPrice" id={price.id} field="validFrom" />
-          </>
+        <RowField
+          kind="material"
+          id={id}
+          field="planningBasis"
+          words={{ ...PLANNING_WORDS, '': `as the book: ${PLANNING_WORDS[settings.planningBasis]}` }}
+        />
+        {(material.planningBasis ?? settings.planningBasis) !== 'latest' && (
+          <RowField
+            kind="material"
+            id={id}
+            field="planningMonths"
+            suffix="months"
+            placeholder={String(settings.planningMonths)}
+          />
         )}
+        <RowField
+          kind="material"
+          id={id}
+          field="bufferPercent"
+          suffix="% on top"
+          placeholder={settings.bufferPercent}
+        />
         <RowField kind="material" id={id} field="note" />
+      </div>
+      <div className="mt-4">
+        <PricesGrid material={material} />
       </div>
       <div className="mt-4">
         <ConversionsGrid of="material" id={id} baseUnit={material.baseUnit} />

@@ -32,7 +32,7 @@ export function shownPrice(prices: readonly StoredRow<'supplierPrice'>[]): Store
 }
 
 /** The id of the supplier of that name, and the operation that makes one where there is none yet. */
-function supplierOf(name: string, before: readonly Operation[]): { id: string | null; made: Operation[] } {
+export function supplierOf(name: string, before: readonly Operation[]): { id: string | null; made: Operation[] } {
   if (name === '') return { id: null, made: [] };
   const known = model.rows.rowsWith('supplier', 'name', name)[0]?.id;
   if (known !== undefined) return { id: known, made: [] };
@@ -67,14 +67,31 @@ function update({ material, price }: MaterialRow, patch: MaterialPatch, before: 
   const found = supplier === undefined ? undefined : supplierOf(supplier, before);
   const baseUnit = patch.baseUnit ?? followedUnit(material, price, patch.packUnit);
   const fields = priceFields(patch, found?.id);
-  const dated = patch.price != null && patch.price !== price?.price ? { ...fields, validFrom: today() } : fields;
-  const priceWrites =
-    Object.keys(fields).length === 0
-      ? []
-      : price === undefined
-        ? [newPrice(material.id, baseUnit, dated)]
-        : updateOf('supplierPrice', price, dated);
+  const priceWrites = writePrice(material, price, baseUnit, fields);
   return [...(found?.made ?? []), ...updateOf('material', material, { name, kind, baseUnit }), ...priceWrites];
+}
+
+/**
+ * Writes what was typed about the price. Another price than the one that was asked before is a price of today; the old one
+ * stays as it was from its day on.
+ */
+function writePrice(
+  material: StoredRow<'material'>,
+  price: StoredRow<'supplierPrice'> | undefined,
+  unit: string,
+  fields: Readonly<Record<string, unknown>>,
+): Operation[] {
+  if (Object.keys(fields).length === 0) return [];
+  if (price === undefined) return [newPrice(material.id, unit, fields)];
+  const isAnother =
+    fields.price != null && price.price !== null && fields.price !== price.price && price.validFrom < today();
+  if (!isAnother)
+    return updateOf(
+      'supplierPrice',
+      price,
+      price.price === null && fields.price != null ? { ...fields, validFrom: today() } : fields,
+    );
+  return [createOf('supplierPrice', newId(), { ...withoutVersion(price), validFrom: today(), ...fields })];
 }
 
 /** While nothing depends on it yet, the base unit follows a pack that is bought in another kind of unit. */

@@ -63,6 +63,16 @@ const MATERIALS: readonly (readonly [string, string, string, string, string, str
   ['Workshop biscuit bowl', 'ingredient', 'each', 'Harrowmere Clays', '24', 'each', '69.60', '2026-06-15'],
 ];
 
+/** What some materials cost before: material, pack price, valid from. */
+const EARLIER_PRICES: readonly (readonly [string, string, string])[] = [
+  ['White stoneware clay', '12.90', '2025-09-01'],
+  ['White stoneware clay', '13.20', '2026-03-01'],
+  ['Tin oxide', '44.20', '2026-01-12'],
+  ['Tin oxide', '36.10', '2025-06-03'],
+  ['Shredded paper', '24.50', '2025-11-10'],
+  ['Gift box, two mugs', '98.00', '2026-01-20'],
+];
+
 /** Material, so many of a unit, are so many of another. */
 const CONVERSIONS: readonly (readonly [string, string, string, string, string])[] = [
   ['White slip', '1', 'l', '1.42', 'kg'],
@@ -73,22 +83,29 @@ const CONVERSIONS: readonly (readonly [string, string, string, string, string])[
 
 function addMaterials(book: BookBuilder): Ids {
   const suppliers: Record<string, string> = {};
-  return Object.fromEntries(
-    MATERIALS.map(([name, kind, baseUnit, supplier, packQuantity, packUnit, price, validFrom]) => {
-      suppliers[supplier] ??= book.add('supplier', { name: supplier });
-      const materialId = book.add('material', { name, kind, baseUnit });
+  const materials: Record<string, string> = {};
+  for (const [name, kind, baseUnit, supplier, packQuantity, packUnit, price, validFrom] of MATERIALS) {
+    const supplierId = (suppliers[supplier] ??= book.add('supplier', { name: supplier }));
+    // Tin oxide goes up and down: it is planned at its high.
+    const planned = name === 'Tin oxide' ? { planningBasis: 'highest', planningMonths: 12 } : {};
+    const materialId = book.add('material', { name, kind, baseUnit, ...planned });
+    materials[name] = materialId;
+    const earlier = EARLIER_PRICES.filter(([material]) => material === name).map(
+      ([, was, from]) => [was, from] as const,
+    );
+    for (const [asked, from] of [[price, validFrom] as const, ...earlier]) {
       book.add('supplierPrice', {
         materialId,
-        supplierId: suppliers[supplier],
+        supplierId,
         packQuantity,
         packUnit,
-        price,
+        price: asked,
         currency: 'EUR',
-        validFrom,
+        validFrom: from,
       });
-      return [name, materialId];
-    }),
-  );
+    }
+  }
+  return materials;
 }
 
 function addGrades(book: BookBuilder): Ids {

@@ -10,7 +10,7 @@ import {
   otherCost,
   productCost,
 } from '../production/index.js';
-import { materialPrice, priceInUnits } from '../purchasing/index.js';
+import { listedPrice, materialPrice, priceInUnits } from '../purchasing/index.js';
 import { pricePoint } from '../selling/index.js';
 import type { Calculation } from './calculation.js';
 import { beginEvaluation, type Evaluation } from './evaluation.js';
@@ -18,6 +18,7 @@ import type { Override } from './sources.js';
 
 /** Every calculation whose figures can be asked for by key. */
 const CALCULATIONS: readonly Calculation<unknown>[] = [
+  listedPrice,
   materialPrice,
   priceInUnits,
   batch,

@@ -15,6 +15,7 @@ export type Operation =
   | 'whole of'
   | 'share of'
   | 'round'
+  | 'largest'
   | 'choice';
 
 /**

@@ -5,6 +5,7 @@ export { constant, input, missing } from './leaves.js';
 export {
   choice,
   difference,
+  largest,
   percentOf,
   product,
   quotient,

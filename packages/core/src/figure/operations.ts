@@ -120,3 +120,13 @@ export function shaped(
 export function choice(called: Called, chosen: Figure, because: string): Figure {
   return node('choice', called, chosen.unit, chosen.amount, [chosen], because);
 }
+
+/** The largest of several whole figures of one unit, and which ones they are; ties go to the first. */
+export function largest(called: Called, candidates: readonly Figure[], note: string): Figure {
+  const [first, ...others] = candidates;
+  if (first === undefined) throw new CoreError('unknown-figure', 'The largest of no figures was asked for.');
+  for (const other of others) requireUnit(called, first.unit, other);
+  const amounts = candidates.map((each) => each.amount).filter((amount) => amount !== null);
+  const most = amounts.reduce<DecimalValue | null>((so, each) => (so === null || each.gt(so) ? each : so), null);
+  return node('largest', called, first.unit, most, candidates, note);
+}

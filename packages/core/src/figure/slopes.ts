@@ -43,6 +43,10 @@ function partSlopes(figure: Figure): Decimal[] {
     case 'round':
     case 'choice':
       return figure.parts.map(() => ONE);
+    case 'largest': {
+      const chosen = figure.parts.findIndex((part) => part.amount?.eq(figure.amount ?? ZERO));
+      return figure.parts.map((_part, index) => (index === chosen ? ONE : ZERO));
+    }
     case 'difference':
       return [ONE, ONE.neg()];
     case 'product':

@@ -1,4 +1,3 @@
-export { addMonths } from './months.js';
 export { fullCost, plannedUnits, type FullCost } from './full-cost.js';
 export { openDays } from './open-days.js';
 export { overhead, type Overhead } from './overhead.js';

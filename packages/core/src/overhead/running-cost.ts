@@ -3,7 +3,7 @@ import { DAY, MONTH, money, WEEK, YEAR } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
 import { choice, constant, gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { addMonths } from './months.js';
+import { addMonths } from '../calendar/index.js';
 import { MONTHS_A_YEAR, openDays, WEEKS_A_YEAR } from './open-days.js';
 
 const QUARTER = unit('quarter');

@@ -1,5 +1,6 @@
 export { conversionConflicts } from './conversion-conflicts.js';
 export { converted, convertedFor, ownConversions, type ConvertedItem } from './converted.js';
-export { materialPrice, supplierPriceInForce, type PurchasedItem } from './material-price.js';
+export { listedPrice, validPrices } from './listed-price.js';
+export { materialPrice, type PurchasedItem } from './material-price.js';
 export { priceInUnits } from './price-in-units.js';
 export { productsUsing } from './where-used.js';

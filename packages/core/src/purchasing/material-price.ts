@@ -1,11 +1,13 @@
-import { compareDecimalText, type RowOf } from '@nuvar/book';
-import { bookCurrency, money } from '../evaluate/units.js';
+import type { RowOf } from '@nuvar/book';
+import { addMonths } from '../calendar/index.js';
+import { money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { gap, missing, quotient, type Figure, type Gap } from '../figure/index.js';
-import { unit, unitWord } from '../quantity/index.js';
-import { convertedFor } from './converted.js';
+import { choice, constant, gap, largest, missing, percentOf, quotient, sum, type Figure } from '../figure/index.js';
+import { NUMBER, PERCENT, unit } from '../quantity/index.js';
+import { listedPrice, validPrices } from './listed-price.js';
 
 const NAME = 'Price per base unit';
+const THE_PRICE = constant('The price itself', '100', PERCENT, 'definition');
 
 /** What is bought, as those who use it need to know it. */
 export interface PurchasedItem {
@@ -16,79 +18,69 @@ export interface PurchasedItem {
 }
 
 /**
- * The planning price of a material: pack price / (pack quantity in base units), in the book's currency per base unit,
- * unrounded. The supplier price is the newest that is valid on or before the day (ties: the cheaper). Gaps: no price,
- * no exchange rate, a pack unit that does not reach the base unit. Method: latest listed price.
+ * The planning price of a material per base unit, in the book's currency, unrounded: by the basis of the material, else
+ * of the book, and with its buffer: price x (1 + buffer %).
+ *
+ * - latest: the newest price that is valid on the day (ties: the cheaper)
+ * - highest: the highest of the last so many months; the price in force when they begin counts too
+ * - average: the mean of the same prices
+ *
+ * Prices that are not known yet are left out where others are known. Gap: no price at all.
  */
 export const materialPrice: Calculation<{ perBaseUnit: Figure; item: PurchasedItem | null }> = {
   name: 'materialPrice',
-  meanings: { perBaseUnit: 'What one base unit of the material costs at the newest supplier price.' },
+  meanings: { perBaseUnit: 'What one base unit of the material is planned to cost.' },
   work(sheet, materialId) {
     const material = sheet.row('material', materialId);
     const subject = material?.name ?? 'this material';
-    const perUnit = money(sheet).per(unit(material?.baseUnit ?? 'each'));
-    const item =
-      material === undefined
-        ? null
-        : { name: material.name, unit: material.baseUnit, isPackaging: material.kind === 'packaging' };
-    const none = (reason: Gap) => ({ perBaseUnit: missing({ name: NAME, subject, unit: perUnit }, reason), item });
-    if (material === undefined) return none(gap('row-missing', null, { subject }));
-    const price = supplierPriceInForce(sheet, materialId);
-    if (price === undefined)
-      return none(gap('no-price', { kind: 'material', id: materialId, field: 'price' }, { subject }));
-    const currency = bookCurrency(sheet);
-    const place = { kind: 'supplierPrice', id: price.id, field: 'price' } as const;
-    if (price.currency !== currency) {
-      return none(
-        gap(
-          'no-exchange-rate',
-          { ...place, field: 'currency' },
-          { subject, currency: price.currency, bookCurrency: currency },
-        ),
-      );
-    }
-    const paid = sheet.input('supplierPrice', price, 'price', {
-      name: 'Pack price',
-      subject,
-      unit: money(sheet),
-      whenEmpty: () => gap('no-price', place, { subject }),
-    });
-    const pack = packInBaseUnits(sheet, price, material);
-    if (pack === null) {
-      const values = { subject, from: unitWord(price.packUnit), to: unitWord(material.baseUnit) };
-      return none(gap('no-pack-conversion', { kind: 'material', id: materialId, field: 'conversions' }, values));
-    }
-    return { perBaseUnit: quotient({ name: NAME, subject }, paid, pack), item };
+    const leaf = { name: NAME, subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
+    if (material === undefined)
+      return { perBaseUnit: missing(leaf, gap('row-missing', null, { subject })), item: null };
+    const item = { name: material.name, unit: material.baseUnit, isPackaging: material.kind === 'packaging' };
+    const prices = validPrices(sheet, materialId);
+    const reason = () => gap('no-price', { kind: 'material', id: materialId, field: 'price' }, { subject });
+    const planned = prices.length === 0 ? missing(leaf, reason()) : byBasis(sheet, material, prices);
+    return { perBaseUnit: withBuffer(sheet, material, planned), item };
   },
 };
 
-/** The newest price of a material that is valid on the day of the evaluation; ties go to the cheaper. */
-export function supplierPriceInForce(sheet: Sheet, materialId: string): RowOf<'supplierPrice'> | undefined {
-  return sheet
-    .rowsOf('supplierPrice', 'materialId', materialId)
-    .filter((price) => price.validFrom <= sheet.asOf)
-    .sort((one, other) =>
-      one.validFrom === other.validFrom ? cheaperFirst(one, other) : one.validFrom < other.validFrom ? 1 : -1,
-    )[0];
+function byBasis(sheet: Sheet, material: RowOf<'material'>, prices: readonly RowOf<'supplierPrice'>[]): Figure {
+  const settings = sheet.settings();
+  const basis = material.planningBasis ?? settings.planningBasis;
+  const figureOf = (price: RowOf<'supplierPrice'>) => sheet.read(listedPrice, price.id).perBaseUnit;
+  const latest = figureOf(prices[0] as RowOf<'supplierPrice'>);
+  if (basis === 'latest') return latest;
+  const months = material.planningMonths ?? settings.planningMonths;
+  const opens = addMonths(sheet.asOf, -months);
+  const within = [
+    ...prices.filter((price) => price.validFrom > opens),
+    ...prices.filter((price) => price.validFrom <= opens).slice(0, 1),
+  ];
+  const known = within.map(figureOf).filter((figure) => figure.amount !== null);
+  if (known.length === 0) return latest;
+  const called = { name: NAME, subject: material.name };
+  const span = `of ${known.length} ${known.length === 1 ? 'price' : 'prices'} in the ${months} months to ${sheet.asOf}`;
+  if (basis === 'highest') return largest(called, known, `the highest ${span}`);
+  const count = constant('Prices', String(known.length), NUMBER, 'counted');
+  const total = sum({ name: 'Prices together', subject: material.name }, latest.unit, known);
+  return choice(
+    called,
+    quotient({ name: 'Average price', subject: material.name }, total, count),
+    `the average ${span}`,
+  );
 }
 
-/** Of two prices, the cheaper; one that is not known yet comes last. */
-function cheaperFirst(one: RowOf<'supplierPrice'>, other: RowOf<'supplierPrice'>): number {
-  if (one.price === null || other.price === null) return Number(one.price === null) - Number(other.price === null);
-  return compareDecimalText(one.price, other.price);
-}
-
-function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: RowOf<'material'>): Figure | null {
-  const packed = sheet.input('supplierPrice', price, 'packQuantity', {
-    name: 'Pack quantity',
-    subject: material.name,
-    unit: unit(price.packUnit),
-  });
-  return convertedFor(
-    sheet,
-    { kind: 'material', id: material.id, name: material.name },
-    packed,
-    price.packUnit,
-    material.baseUnit,
+function withBuffer(sheet: Sheet, material: RowOf<'material'>, price: Figure): Figure {
+  const settings = sheet.settings();
+  if ((material.bufferPercent ?? settings.bufferPercent) === '0') return price;
+  const leaf = { name: 'Buffer', subject: material.name, unit: PERCENT };
+  const buffer =
+    material.bufferPercent === null
+      ? sheet.input('settings', settings, 'bufferPercent', { ...leaf, subject: 'the book' })
+      : sheet.input('material', material, 'bufferPercent', leaf);
+  return percentOf(
+    { name: NAME, subject: material.name },
+    sum('Price with buffer', PERCENT, [THE_PRICE, buffer]),
+    price,
   );
 }

@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
 import { describe, expect, it } from 'vitest';
 import { VIEWS } from '../views/index.js';
-import { amount, evaluated, rowsOf } from '../testing/evaluated.js';
+import { amount, DAY, evaluated, rowsOf } from '../testing/evaluated.js';
 import { conversionConflicts } from './index.js';
 
 /** Eggs by the tray of 30 for 9.00; an egg weighs 58 g; a cake takes 290 g of egg and two eggs more. */
@@ -66,5 +66,57 @@ describe('conversions of an item of its own', () => {
     expect(found.map(({ stated, otherwise }) => [stated.toFixed(), otherwise.toFixed(2)])).toEqual([['60', '56.63']]);
     const ends = VIEWS.looseEnds(differing.evaluation, 'book').map(({ sentence }) => sentence);
     expect(ends).toContain('One piece of Egg is stated as 60 ml, but its other conversions make it 56.63 ml');
+  });
+});
+
+/** Strawberries by the kilo: 4.00 from June 2025, 9.00 from December 2025, 5.00 from June 2026. */
+function berries(material: Record<string, unknown>, settings: Record<string, unknown> = {}, asOf = DAY): string {
+  let id = '';
+  const rows = rowsOf((book) => {
+    book.add('settings', { name: 'Jam', ...settings });
+    id = book.add('material', { name: 'Strawberry', baseUnit: 'kg', ...material });
+    for (const [validFrom, price] of [
+      ['2025-06-01', '4'],
+      ['2025-12-01', '9'],
+      ['2026-06-01', '5'],
+    ] as const) {
+      book.add('supplierPrice', {
+        materialId: id,
+        packQuantity: '1',
+        packUnit: 'kg',
+        price,
+        currency: 'EUR',
+        validFrom,
+      });
+    }
+  });
+  return amount(evaluated(rows, asOf), `materialPrice/${id}/perBaseUnit`);
+}
+
+describe('the planning price', () => {
+  // Common practice, no source: goods with a seasonal price are costed at their high.
+  it.each([
+    ['latest', null, '5'],
+    ['highest', 12, '9'],
+    ['highest', 3, '5'],
+    ['average', 12, '6'],
+    ['average', 6, '7'],
+  ])('at the %s of %s months is %s', (planningBasis, planningMonths, expected) => {
+    expect(berries({ planningBasis, planningMonths })).toBe(expected);
+  });
+
+  it('counts the price in force when the months begin, and follows the day that is asked for', () => {
+    // Twelve months before 2026-11-25 the price of June 2025 was still in force: (4 + 9 + 5) / 3.
+    expect(berries({ planningBasis: 'average' }, { planningMonths: 12 })).toBe('6');
+    expect(berries({ planningBasis: 'average', planningMonths: 11 })).toBe('7');
+    expect(berries({}, {}, '2026-01-15')).toBe('9');
+    expect(berries({}, {}, '2025-01-15')).toBe('no-price');
+  });
+
+  it('is that of the book where the material says nothing, and carries a buffer', () => {
+    expect(berries({}, { planningBasis: 'highest', bufferPercent: '10' })).toBe('9.9');
+    expect(
+      berries({ bufferPercent: '0', planningBasis: 'latest' }, { planningBasis: 'highest', bufferPercent: '10' }),
+    ).toBe('5');
   });
 });

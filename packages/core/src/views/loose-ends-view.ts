@@ -1,7 +1,8 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
 import { WHOLE_BOOK } from '../evaluate/calculation.js';
 import { gapSentence, isStated, type Gap, type Place } from '../figure/index.js';
-import { addMonths, fullCost, openDays, overhead, plannedUnits } from '../overhead/index.js';
+import { addMonths } from '../calendar/index.js';
+import { fullCost, openDays, overhead, plannedUnits } from '../overhead/index.js';
 import { labourHours } from '../production/index.js';
 import type { Decimal } from '../number/index.js';
 import { unitWord } from '../quantity/index.js';
@@ -10,7 +11,7 @@ import {
   materialPrice,
   ownConversions,
   productsUsing,
-  supplierPriceInForce,
+  validPrices,
   type ConvertedItem,
 } from '../purchasing/index.js';
 import { pricePoint } from '../selling/index.js';
@@ -103,7 +104,7 @@ function materialEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
   for (const material of sheet.all('material')) {
     addGaps(evaluation.read(materialPrice, material.id).perBaseUnit.gaps, []);
     conflictEnds(evaluation, add, { kind: 'material', id: material.id, name: material.name });
-    const price = supplierPriceInForce(sheet, material.id);
+    const price = validPrices(sheet, material.id)[0];
     if (price === undefined || price.validFrom >= aYearAgo) continue;
     const place = { kind: 'supplierPrice', id: price.id, field: 'validFrom' } as const;
     add(

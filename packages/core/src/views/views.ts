@@ -1,5 +1,6 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
 import { labourRate } from '../production/index.js';
+import { listedPrice } from '../purchasing/index.js';
 import { cardView } from './card-view.js';
 import { figureView } from './figure-view.js';
 import { looseEndsView } from './loose-ends-view.js';
@@ -15,6 +16,7 @@ export const VIEWS = {
   looseEnds: (evaluation: Evaluation, _id: string) => looseEndsView(evaluation),
   overhead: (evaluation: Evaluation, _id: string) => overheadView(evaluation),
   material: (evaluation: Evaluation, id: string) => materialView(evaluation, id),
+  listedPrice: (evaluation: Evaluation, id: string) => figureView(evaluation.read(listedPrice, id).perBaseUnit),
   labourRate: (evaluation: Evaluation, id: string) => figureView(evaluation.read(labourRate, id).perHour),
   card: (evaluation: Evaluation, id: string) => cardView(evaluation, id),
   product: (evaluation: Evaluation, id: string) => productView(evaluation, id),

@@ -4,7 +4,17 @@ import { figureView, type FigureView } from './figure-view.js';
 
 /** How the parts of an operation are joined when its formula is written out. */
 export type Formula =
-  'sum' | 'difference' | 'product' | 'quotient' | 'percent of' | 'whole of' | 'share of' | 'round' | 'choice' | 'none';
+  | 'sum'
+  | 'difference'
+  | 'product'
+  | 'quotient'
+  | 'percent of'
+  | 'whole of'
+  | 'share of'
+  | 'round'
+  | 'largest'
+  | 'choice'
+  | 'none';
 
 /** One figure opened: what it is, how it was made, and of what. */
 export interface WorkingView extends FigureView {

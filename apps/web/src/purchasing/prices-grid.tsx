@@ -1,0 +1,109 @@
+import type { StoredRow } from '@nuvar/book';
+import { useMemo } from 'react';
+import { today } from '../app/today.js';
+import { createOf, updateOf } from '../book/operations.js';
+import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { isRefusal, readAnyQuantity } from '../controls/read-field.js';
+import { copyInBook, removalInBook } from '../controls/rows-writer.js';
+import { typedText, unitWords } from '../figures/format.js';
+import { supplierOf } from './material-rows.js';
+
+type Row = StoredRow<'supplierPrice'>;
+type Patch = Partial<Row> & { readonly supplier?: string };
+
+/** All supplier prices of a material, newest first: who asks how much for which pack, and from when. */
+export function PricesGrid({ material }: { material: StoredRow<'material'> }) {
+  const prices = useRowsOf('supplierPrice', 'materialId', material.id);
+  const suppliers = useAll('supplier');
+  const { locale, currency } = useSettings();
+  const rows = useMemo(() => [...prices].sort((one, other) => (one.validFrom < other.validFrom ? 1 : -1)), [prices]);
+  const columns = useMemo(() => priceColumns(locale, suppliers), [locale, suppliers]);
+  const writer = useMemo(() => priceWriter(material, currency), [material, currency]);
+  return (
+    <Grid
+      title="Prices"
+      rows={rows}
+      columns={columns}
+      writer={writer}
+      nameOf={({ validFrom }) => `price from ${validFrom}`}
+    />
+  );
+}
+
+function priceColumns(locale: string, suppliers: readonly StoredRow<'supplier'>[]): Column<Row, Patch>[] {
+  const nameOf = (id: string | null) => suppliers.find((each) => each.id === id)?.name ?? '';
+  return [
+    {
+      ...fieldColumn<Row>('supplierPrice', 'validFrom', locale, { width: '7.6rem', header: 'From' }),
+      blankText: today(),
+    },
+    {
+      id: 'supplier',
+      header: 'Supplier',
+      width: 'auto',
+      type: 'item',
+      placeholder: 'whose',
+      place: ({ id }) => `${id}.supplierId`,
+      options: () => suppliers.map(({ id, name }) => ({ value: id, label: name })),
+      text: ({ supplierId }) => nameOf(supplierId),
+      read: (text) =>
+        text.trim().length > 120
+          ? { refusal: 'Supplier can have at most 120 characters.' }
+          : { patch: { supplier: text.trim() }, shown: text.trim() },
+    },
+    {
+      id: 'pack',
+      header: 'Pack',
+      width: '4.4rem',
+      type: 'number',
+      place: ({ id }) => `${id}.packQuantity`,
+      text: ({ packQuantity, packUnit }) => `${typedText(packQuantity, locale)} ${unitWords(packUnit)}`,
+      read: (text) => {
+        const reading = readAnyQuantity(text, locale);
+        if (isRefusal(reading)) return reading;
+        const { value, unit } = reading;
+        return {
+          patch: unit === null ? { packQuantity: value } : { packQuantity: value, packUnit: unit },
+          shown: `${typedText(value, locale)} ${unitWords(unit ?? '')}`.trim(),
+        };
+      },
+    },
+    fieldColumn<Row>('supplierPrice', 'price', locale, { width: '4.2rem', header: 'Price', placeholder: 'price' }),
+    figureColumn({
+      id: 'perUnit',
+      header: 'a unit',
+      width: '4.2rem',
+      view: 'listedPrice',
+      of: ({ id }: Row) => id,
+      pick: (view) => view,
+      digits: 4,
+    }),
+  ];
+}
+
+function priceWriter(material: StoredRow<'material'>, currency: string): GridWriter<Row, Patch> {
+  return {
+    update: (row, { supplier, ...fields }, before) => {
+      const found = supplier === undefined ? undefined : supplierOf(supplier, before);
+      const all = found === undefined ? fields : { ...fields, supplierId: found.id };
+      return [...(found?.made ?? []), ...updateOf('supplierPrice', row, all)];
+    },
+    create: (id, { supplier, ...fields }, before) => {
+      if (fields.price == null) return null;
+      const found = supplierOf(supplier ?? '', before);
+      const usual = {
+        materialId: material.id,
+        packUnit: material.baseUnit,
+        currency,
+        validFrom: today(),
+        supplierId: found.id,
+      };
+      return [...found.made, createOf('supplierPrice', id, { ...usual, ...fields })];
+    },
+    remove: ({ id }) => removalInBook('supplierPrice', id),
+    duplicate: (row) => copyInBook('supplierPrice', row),
+  };
+}

@@ -1,0 +1,1 @@
+export { addMonths } from './add-months.js';
