@@ -1,5 +1,5 @@
 import { newId, UNIT_CODES, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
-import { unitsWithin, type CardView } from '@nuvar/core';
+import { unitsWithin } from '@nuvar/core';
 import { useMemo } from 'react';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
@@ -30,7 +30,6 @@ const BASIS_WORDS = { batch: 'batch', 'started unit': 'unit started', 'good unit
 
 interface BillGridProps {
   readonly product: StoredRow<'product'>;
-  readonly card: CardView | undefined;
 }
 
 /** The bill of materials of a product: materials, packaging, and other products as components. */

@@ -1,5 +1,4 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
-import type { CardView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
@@ -14,7 +13,6 @@ type StepPatch = Partial<Step> & { readonly newGrade?: string };
 
 interface LabourGridProps {
   readonly product: StoredRow<'product'>;
-  readonly card: CardView | undefined;
 }
 
 /** The work on a product, step by step. */

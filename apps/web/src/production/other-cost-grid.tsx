@@ -1,5 +1,4 @@
 import type { StoredRow } from '@nuvar/book';
-import type { CardView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { nextPosition } from '../book/operations.js';
 import { model } from '../book/model.js';
@@ -13,7 +12,6 @@ type Row = StoredRow<'otherCost'>;
 
 interface OtherCostGridProps {
   readonly product: StoredRow<'product'>;
-  readonly card: CardView | undefined;
 }
 
 /** What else a product costs directly: a firing paid by the shelf, a licence, tea for the guests. */

@@ -58,9 +58,9 @@ export function ProductDetail({ id }: { id: string }) {
           />
           <RowField kind="product" id={id} field="outputUnit" label="Counted in" />
         </div>
-        <BillGrid product={product} card={card} />
-        <LabourGrid product={product} card={card} />
-        <OtherCostGrid product={product} card={card} />
+        <BillGrid product={product} />
+        <LabourGrid product={product} />
+        <OtherCostGrid product={product} />
         <ConversionsGrid of="product" id={id} baseUnit={product.outputUnit} />
         <div className="fields">
           <RowField kind="product" id={id} field="note" />
