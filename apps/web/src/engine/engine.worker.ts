@@ -8,12 +8,18 @@ import type { FromWorker, ToWorker } from './messages.js';
  */
 let evaluation: Evaluation | null = null;
 let awaited: string[] = [];
-let isFlushing = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
 const watched = new Map<string, string>();
 
 /** Views over the whole book take longest and are looked at last: what is on screen for one row comes first. */
 const OVER_THE_WHOLE_BOOK = ['overhead/', 'overview/', 'looseEnds/'];
 const rank = (key: string) => OVER_THE_WHOLE_BOOK.findIndex((name) => key.startsWith(name));
+
+/** True for views that nobody types beside: they wait until it has been quiet for a while, so as not to hold up others. */
+const canWait = (key: string) =>
+  key.startsWith('looseEnds/') || (key.startsWith('overview/') && watched.get(key) !== '');
+const QUIET = 150;
+let lastMessage = 0;
 
 /** How long views are worked out before those that are ready are sent and new messages are taken in. */
 const SLICE = 12;
@@ -30,7 +36,13 @@ function viewOf(key: string): string {
 function flush(): void {
   const views: (readonly [string, string])[] = [];
   const begun = performance.now();
+  let pause = 0;
   for (let key = awaited.pop(); key !== undefined; key = awaited.pop()) {
+    if (begun - lastMessage < QUIET && canWait(key)) {
+      awaited.push(key);
+      pause = QUIET - (begun - lastMessage);
+      break;
+    }
     const known = watched.get(key);
     const json = known === undefined ? undefined : viewOf(key);
     if (json !== undefined && json !== known) {
@@ -40,19 +52,18 @@ function flush(): void {
     if (performance.now() - begun > SLICE) break;
   }
   if (views.length > 0) post({ type: 'views', views });
-  isFlushing = awaited.length > 0;
-  if (isFlushing) setTimeout(() => guarded(flush));
+  if (awaited.length > 0) timer = setTimeout(() => guarded(flush), pause);
 }
 
 /** All that is watched has to be looked at again, in the order of its rank. Messages that wait are taken in before. */
 function flushSoon(): void {
   awaited = [...watched.keys()].sort((one, other) => rank(other) - rank(one));
-  if (isFlushing) return;
-  isFlushing = true;
-  setTimeout(() => guarded(flush));
+  clearTimeout(timer);
+  timer = setTimeout(() => guarded(flush));
 }
 
 function handle(message: ToWorker): void {
+  lastMessage = performance.now();
   switch (message.type) {
     case 'open':
       evaluation = evaluate(message.rows, message.asOf);
