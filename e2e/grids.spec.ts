@@ -49,8 +49,10 @@ test('what is wrong is said at its field, and nothing of it is stored', async ({
   await cell(page, 'Product', 'new row').press('Escape');
 
   await type(page, 'Product', 'new row', 'Saucer');
+  await expect(region(page, 'Saucer')).toBeVisible();
   await cell(page, 'Material or component', 'new row').fill('Cup');
   await cell(page, 'Material or component', 'new row').press('Enter');
+  await expect(cell(page, 'Quantity', 'Cup')).toBeVisible();
   await page.locator('input[value="Cup"]').first().click();
   await expect(region(page, 'Cup')).toBeVisible();
   await cell(page, 'Material or component', 'new row').fill('Saucer');
