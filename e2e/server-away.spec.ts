@@ -53,3 +53,26 @@ test('an edit made after the session has ended waits for a new sign-in', async (
   await expect(cell(page, 'Price, EUR', 'Bread')).toHaveValue('4.20');
   await saved(page);
 });
+
+test('an edit made while the page is fetching what is new is sent all the same', async ({ page }) => {
+  await newPersonWithBook(page, 'Busy Line');
+  await goTo(page, 'Buy');
+  await type(page, 'Material', 'new row', 'Thread');
+  await saved(page);
+  let letGo: () => void = () => undefined;
+  const held = new Promise<void>((done) => (letGo = done));
+  const asked = page.waitForRequest('**/changes?since=*');
+  await page.route('**/changes?since=*', async (route) => {
+    const answer = await route.fetch();
+    await held;
+    await route.fulfill({ response: answer });
+  });
+  await type(page, 'Price, EUR', 'Thread', '3');
+  await asked;
+  // Its answer is on its way and knows nothing of what is typed now.
+  await type(page, 'Price, EUR', 'Thread', '4');
+  letGo();
+  await saved(page);
+  await page.reload();
+  await expect(cell(page, 'Price, EUR', 'Thread')).toHaveValue('4');
+});

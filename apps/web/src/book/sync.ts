@@ -1,7 +1,7 @@
 import type { Change, Write } from '@nuvar/book';
 import { noticed } from '../app/notices-slice.js';
 import type { store } from '../app/store.js';
-import { bookActions, type Link } from './book-slice.js';
+import { bookActions, type Link, type UndoEntry } from './book-slice.js';
 import { model } from './model.js';
 import { outboxOf, type Outbox } from './outbox.js';
 import { transport, type Answer } from './transport.js';
@@ -15,6 +15,8 @@ interface Connection {
   readonly outbox: Outbox;
   events: EventSource | null;
   busy: boolean;
+  /** Something came up while a round was under way: another follows it. */
+  again: boolean;
   timer: ReturnType<typeof setTimeout> | undefined;
   closed: boolean;
 }
@@ -43,7 +45,7 @@ export const sync = {
     model.open(rows, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, ...stacks }));
-    current = { handle, bookId, outbox, events: null, busy: false, timer: undefined, closed: false };
+    current = { handle, bookId, outbox, events: null, busy: false, again: false, timer: undefined, closed: false };
     listen(current);
     void work(current);
     return 'opened';
@@ -97,11 +99,15 @@ function listen(connection: Connection): void {
 
 /** Sends what waits and fetches what is new, until both are done. One round at a time. */
 async function work(connection: Connection): Promise<void> {
+  connection.again = connection.busy;
   if (connection.busy || connection.closed) return;
   connection.busy = true;
   clearTimeout(connection.timer);
   try {
-    while (!connection.closed && (await step(connection)));
+    do {
+      connection.again = false;
+      while (!connection.closed && (await step(connection)));
+    } while (connection.again && !connection.closed);
   } finally {
     connection.busy = false;
   }
@@ -188,6 +194,10 @@ async function refused(
   const { handle } = connection;
   await connection.outbox.remove(change.id);
   rewrite(handle, change.id, null);
+  // What was never done cannot be taken back.
+  const others = ({ changeId }: UndoEntry) => changeId !== change.id;
+  const { undo, redo } = handle.getState().book;
+  handle.dispatch(bookActions.stacked({ undo: undo.filter(others), redo: redo.filter(others) }));
   const sentence = answer.problems.map((each) => each.sentence).join(' ');
   handle.dispatch(noticed({ sentence: `An edit could not be kept. ${sentence}`, tone: 'problem' }));
   return true;
