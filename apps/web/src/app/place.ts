@@ -17,8 +17,9 @@ function pathOf({ kind, id, field }: Place): string {
   switch (kind as Kind) {
     case 'material':
     case 'supplierPrice':
-    case 'supplier':
       return `/buy/${owner}`;
+    case 'supplier':
+      return '/buy';
     case 'labourGrade':
       return `/make/grades`;
     case 'product':

@@ -27,7 +27,7 @@ export function removalInBook(kind: Kind, id: string): Operation[] {
 
 interface RowsWriterOptions {
   /** Fields that a new row gets beside what was typed. */
-  readonly fixed: (patch: object) => Readonly<Record<string, unknown>>;
+  readonly fixed?: (before: readonly Operation[]) => Readonly<Record<string, unknown>>;
   /** The field without which no row is made. */
   readonly needs: string;
 }
@@ -39,7 +39,8 @@ export function rowsWriter<Row extends StoredRow>(
 ): GridWriter<Row, Partial<Row>> {
   return {
     update: (row, patch) => updateOf(kind, row, patch),
-    create: (id, patch) => (fieldValue(patch, needs) ? [createOf(kind, id, { ...fixed(patch), ...patch })] : null),
+    create: (id, patch, before) =>
+      fieldValue(patch, needs) ? [createOf(kind, id, { ...fixed?.(before), ...patch })] : null,
     remove: (row) => removalInBook(kind, row.id),
     duplicate: (row) => copyInBook(kind, row),
   };

@@ -52,15 +52,14 @@ export function PriceStrip({ strip, scale, height = 18 }: PriceStripProps) {
   );
 }
 
-function stripWords(strip: StripView, { price, end, partial }: StripGeometry, say: (amount: string) => string): string {
+function stripWords(strip: StripView, { price, partial }: StripGeometry, say: (amount: string) => string): string {
   const parts = strip.parts.map(
     ({ part, figure }) => `${PART_LABELS[part]} ${figure.amount === null ? 'not known' : say(figure.amount)}`,
   );
   const profit = strip.profit?.amount;
   const result =
     profit == null ? [] : [profit.startsWith('-') ? `loss ${say(profit.slice(1))}` : `left ${say(profit)}`];
-  const total =
-    price === null ? `cost ${say(String(end))}, no price yet` : `price before tax ${say(strip.price?.amount ?? '0')}`;
+  const total = price === null ? 'no price yet' : `price before tax ${say(strip.price?.amount ?? '0')}`;
   return [total, ...parts, ...result, ...(partial ? ['some of it is not known yet'] : [])].join(', ');
 }
 

@@ -28,7 +28,7 @@ const RHYTHM_WORDS = {
 
 const plainWriter = rowsWriter<Row>('runningCost', {
   needs: 'name',
-  fixed: () => ({ position: nextPosition(model.rows.all('runningCost')) }),
+  fixed: (before) => ({ position: nextPosition('runningCost', model.rows.all('runningCost'), before) }),
 });
 
 const isOneOff = (row: Row | null) => row?.rhythm === 'one-off';

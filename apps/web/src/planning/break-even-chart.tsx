@@ -11,9 +11,9 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { useSettings } from '../book/use-book.js';
 import { engine } from '../engine/engine.js';
-import { typedText } from '../figures/format.js';
+import { typedText, written } from '../figures/format.js';
+import { useStyle } from '../figures/use-style.js';
 
 interface BreakEvenChartProps {
   readonly candidates: readonly StoredRow<'candidatePrice'>[];
@@ -27,14 +27,18 @@ interface Ray {
   readonly id: string;
   readonly price: string;
   readonly contribution: number;
+  /** Where the ray meets the fixed cost, for the picture. */
   readonly units: number | null;
+  /** The whole units of break-even, as core has rounded them. */
+  readonly wholeUnits: string | null;
   readonly dash: string;
 }
 
 /** What the sales of a month leave at each candidate price, against the fixed cost. Geometry only: binary floats serve. */
 export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProps) {
   const views = useCandidateViews(candidates.map(({ id }) => id));
-  const { locale, currency } = useSettings();
+  const style = useStyle();
+  const { locale, currency } = style;
   const rays = candidates.flatMap(({ id, price }, index): Ray[] => {
     const view = views[index];
     if (price === null || view?.contribution.amount == null) return [];
@@ -45,6 +49,7 @@ export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProp
         price: typedText(price, locale),
         contribution: Number(view.contribution.amount),
         units: units === null ? null : Number(units),
+        wholeUnits: view[against].units.amount,
         dash: DASHES[index % DASHES.length] ?? '',
       },
     ];
@@ -62,7 +67,7 @@ export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProp
   const title =
     best === undefined
       ? 'No candidate price ever covers the fixed cost'
-      : `The fixed cost is covered soonest at ${best.price} ${currency}: from ${whole.format(Math.ceil(best.units ?? 0))} a month on`;
+      : `The fixed cost is covered soonest at ${best.price} ${currency}: from ${written(best.wholeUnits ?? '0', 0, style)} a month on`;
   return (
     <figure className="chart" aria-label={title}>
       <figcaption className="detail-heading">{title}</figcaption>

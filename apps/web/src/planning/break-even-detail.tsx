@@ -71,10 +71,14 @@ export function BreakEvenDetail({ productId }: { productId: string }) {
     () =>
       rowsWriter<Row>('candidatePrice', {
         needs: 'price',
-        fixed: () => ({
+        fixed: (before) => ({
           productId,
           channelId,
-          position: nextPosition(model.rows.rowsWith('candidatePrice', 'productId', productId)),
+          position: nextPosition(
+            'candidatePrice',
+            model.rows.rowsWith('candidatePrice', 'productId', productId),
+            before,
+          ),
         }),
       }),
     [productId, channelId],

@@ -1,7 +1,7 @@
 import { newId, UNIT_CODES, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
 import { unitsWithin } from '@nuvar/core';
 import { useMemo } from 'react';
-import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { useAll, useRowsOf, useSettings, useVersion } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
@@ -203,14 +203,8 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
     before: readonly Operation[],
   ): { made: Operation[]; fields: Partial<Line> } => {
     if (newItem === undefined) return { made: [], fields: patch };
-    const waiting = before.find(
-      (each) =>
-        each.action === 'create' &&
-        each.kind === 'material' &&
-        String(each.row.name).toLowerCase() === newItem.toLowerCase(),
-    );
-    if (waiting?.action === 'create')
-      return { made: [], fields: { ...patch, materialId: waiting.row.id, componentId: null } };
+    const made = madeWithin(before, 'material', newItem);
+    if (made !== undefined) return { made: [], fields: { ...patch, materialId: made, componentId: null } };
     const id = newId();
     const packUnit = patch.unit ?? 'kg';
     const baseUnit = Object.entries(SMALL_UNITS).find(([, small]) => small === packUnit)?.[0] ?? packUnit;
@@ -234,10 +228,9 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
       const { made, fields } = withItem(patch, before);
       if (!fields.materialId && !fields.componentId) return null;
       const lines = model.rows.rowsWith('billLine', 'productId', productId);
-      const waiting = before.filter((each) => each.action === 'create' && each.kind === 'billLine').length;
       const row = {
         productId,
-        position: nextPosition(lines) + waiting,
+        position: nextPosition('billLine', lines, before),
         basis: usualBasis(fields.materialId),
         ...fields,
       };

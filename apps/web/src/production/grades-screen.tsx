@@ -9,7 +9,7 @@ import { rowsWriter } from '../controls/rows-writer.js';
 
 type Row = StoredRow<'labourGrade'>;
 
-const writer = rowsWriter<Row>('labourGrade', { needs: 'name', fixed: () => ({}) });
+const writer = rowsWriter<Row>('labourGrade', { needs: 'name' });
 
 /** What an hour of each kind of work costs, the owner's own among them. */
 export function GradesScreen() {

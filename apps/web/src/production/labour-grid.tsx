@@ -1,6 +1,6 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
@@ -88,13 +88,8 @@ function labourWriter(productId: string, grades: readonly StoredRow<'labourGrade
     before: readonly Operation[],
   ): { made: Operation[]; fields: Partial<Step> } => {
     if (newGrade === undefined) return { made: [], fields: patch };
-    const waiting = before.find(
-      (each) =>
-        each.action === 'create' &&
-        each.kind === 'labourGrade' &&
-        String(each.row.name).toLowerCase() === newGrade.toLowerCase(),
-    );
-    if (waiting?.action === 'create') return { made: [], fields: { ...patch, gradeId: waiting.row.id } };
+    const made = madeWithin(before, 'labourGrade', newGrade);
+    if (made !== undefined) return { made: [], fields: { ...patch, gradeId: made } };
     const id = newId();
     return { made: [createOf('labourGrade', id, { name: newGrade })], fields: { ...patch, gradeId: id } };
   };
@@ -107,11 +102,15 @@ function labourWriter(productId: string, grades: readonly StoredRow<'labourGrade
       if (!patch.name) return null;
       const { made, fields } = withGrade(patch, before);
       const steps = model.rows.rowsWith('labourStep', 'productId', productId);
-      const waiting = before.filter((each) => each.action === 'create' && each.kind === 'labourStep').length;
       const only = grades.length === 1 ? { gradeId: grades[0]?.id ?? null } : {};
       return [
         ...made,
-        createOf('labourStep', id, { productId, position: nextPosition(steps) + waiting, ...only, ...fields }),
+        createOf('labourStep', id, {
+          productId,
+          position: nextPosition('labourStep', steps, before),
+          ...only,
+          ...fields,
+        }),
       ];
     },
     remove: ({ id }) => removalInBook('labourStep', id),

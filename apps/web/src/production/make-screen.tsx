@@ -15,7 +15,7 @@ import { copyOfProduct } from './copy-product.js';
 
 type Row = StoredRow<'product'>;
 
-const plainWriter = rowsWriter<Row>('product', { needs: 'name', fixed: () => ({}) });
+const plainWriter = rowsWriter<Row>('product', { needs: 'name' });
 
 const productWriter: GridWriter<Row, Partial<Row>> = {
   ...plainWriter,

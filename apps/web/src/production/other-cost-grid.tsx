@@ -39,9 +39,9 @@ export function OtherCostGrid({ product }: OtherCostGridProps) {
     () =>
       rowsWriter<Row>('otherCost', {
         needs: 'name',
-        fixed: () => ({
+        fixed: (before) => ({
           productId: product.id,
-          position: nextPosition(model.rows.rowsWith('otherCost', 'productId', product.id)),
+          position: nextPosition('otherCost', model.rows.rowsWith('otherCost', 'productId', product.id), before),
         }),
       }),
     [product.id],

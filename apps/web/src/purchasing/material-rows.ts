@@ -1,6 +1,6 @@
 import { newId, unitOfMeasure, withoutVersion, type Operation, type StoredRow } from '@nuvar/book';
 import { today } from '../app/today.js';
-import { createOf, updateOf } from '../book/operations.js';
+import { createOf, madeWithin, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { copiedName, removalInBook } from '../controls/rows-writer.js';
 import type { GridWriter } from '../controls/grid-model.js';
@@ -34,15 +34,8 @@ export function shownPrice(prices: readonly StoredRow<'supplierPrice'>[]): Store
 /** The id of the supplier of that name, and the operation that makes one where there is none yet. */
 export function supplierOf(name: string, before: readonly Operation[]): { id: string | null; made: Operation[] } {
   if (name === '') return { id: null, made: [] };
-  const known = model.rows.rowsWith('supplier', 'name', name)[0]?.id;
+  const known = model.rows.rowsWith('supplier', 'name', name)[0]?.id ?? madeWithin(before, 'supplier', name);
   if (known !== undefined) return { id: known, made: [] };
-  const waiting = before.find(
-    (each) =>
-      each.action === 'create' &&
-      each.kind === 'supplier' &&
-      String(each.row.name).toLowerCase() === name.toLowerCase(),
-  );
-  if (waiting?.action === 'create') return { id: waiting.row.id, made: [] };
   const id = newId();
   return { id, made: [createOf('supplier', id, { name })] };
 }

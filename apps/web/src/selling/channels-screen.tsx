@@ -9,7 +9,7 @@ import { rowsWriter } from '../controls/rows-writer.js';
 
 type Row = StoredRow<'channel'>;
 
-const writer = rowsWriter<Row>('channel', { needs: 'name', fixed: () => ({}) });
+const writer = rowsWriter<Row>('channel', { needs: 'name' });
 
 /** Where the products are sold, and what each place takes of a sale. */
 export function ChannelsScreen() {

@@ -1,4 +1,4 @@
-import { newId, type StoredRow } from '@nuvar/book';
+import { compareDecimalText, fieldsOf, newId, type StoredRow } from '@nuvar/book';
 import { fixedDigits, minorDigits, type FigureView, type PriceView } from '@nuvar/core';
 import { Link } from 'react-router';
 import { createOf, updateOf } from '../book/operations.js';
@@ -13,7 +13,6 @@ import { unitWords } from '../figures/format.js';
 import { FigureLine } from '../figures/figure-line.js';
 import { GapList } from '../figures/gap-list.js';
 import { StripLegend } from '../figures/price-strip.js';
-import { fieldsOf } from '@nuvar/book';
 import { DraggedStrip } from './dragged-strip.js';
 import { TriedDiscount } from './tried-discount.js';
 
@@ -192,19 +191,14 @@ function Suggestion({ point, suggested }: { point: StoredRow<'pricePoint'>; sugg
   const edit = useEdit();
   const { currency, rounding } = useSettings();
   const amount = suggested.amount;
-  const isSet = amount !== null && point.price !== null && Number(amount) === Number(point.price);
+  const price = amount === null ? null : fixedDigits(amount, minorDigits(currency), rounding);
+  const isSet = price !== null && point.price !== null && compareDecimalText(price, point.price) === 0;
   return (
     <p className="suggestion">
       <span>Suggested price: </span>
       <Amount figure={suggested} digits={2} withUnit />
-      {amount !== null && !isSet && (
-        <button
-          type="button"
-          className="button"
-          onClick={() =>
-            edit(updateOf('pricePoint', point, { price: fixedDigits(amount, minorDigits(currency), rounding) }))
-          }
-        >
+      {price !== null && !isSet && (
+        <button type="button" className="button" onClick={() => edit(updateOf('pricePoint', point, { price }))}>
           Set this price
         </button>
       )}

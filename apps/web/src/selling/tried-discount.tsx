@@ -1,4 +1,4 @@
-import { fieldsOf, type StoredRow } from '@nuvar/book';
+import { fieldsOf, validateRow, withoutVersion, type StoredRow } from '@nuvar/book';
 import { useMayEdit, useSettings } from '../book/use-book.js';
 import { useTried, useTry } from '../book/use-trial.js';
 import { isRefusal, readField } from '../controls/read-field.js';
@@ -17,10 +17,9 @@ export function TriedDiscount({ point }: { point: StoredRow<'pricePoint'> }) {
     if (SPEC === undefined) return null;
     const reading = readField(SPEC, text, locale);
     if (isRefusal(reading)) return reading.refusal;
-    const value = String(reading.value);
-    if (Number(value) > 100 || Number(value) < 0) return 'A discount is between 0 and 100 %.';
-    tryOut('pricePoint', point.id, 'discountPercent', value);
-    return null;
+    const problem = validateRow('pricePoint', { ...withoutVersion(point), discountPercent: reading.value })[0];
+    if (problem === undefined) tryOut('pricePoint', point.id, 'discountPercent', reading.value);
+    return problem?.sentence ?? null;
   };
   return (
     <div className="field">

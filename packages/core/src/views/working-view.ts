@@ -1,20 +1,9 @@
-import { slopes, type Figure } from '../figure/index.js';
+import { slopes, type Figure, type Operation } from '../figure/index.js';
 import type { Evaluation } from '../evaluate/evaluation.js';
 import { figureView, type FigureView } from './figure-view.js';
 
 /** How the parts of an operation are joined when its formula is written out. */
-export type Formula =
-  | 'sum'
-  | 'difference'
-  | 'product'
-  | 'quotient'
-  | 'percent of'
-  | 'whole of'
-  | 'share of'
-  | 'round'
-  | 'largest'
-  | 'choice'
-  | 'none';
+export type Formula = Exclude<Operation, 'input' | 'constant' | 'missing'> | 'none';
 
 /** One figure opened: what it is, how it was made, and of what. */
 export interface WorkingView extends FigureView {
