@@ -1,0 +1,57 @@
+import type { Kind } from '@nuvar/book';
+import { describe, expect, it } from 'vitest';
+import { DAY, demoRows, evaluated, rowsOf, workshop } from '../testing/evaluated.js';
+import { VIEWS } from './index.js';
+
+type Fields = Partial<Record<Kind, Record<string, unknown>>>;
+const codes = (fields: Fields, asOf = DAY) =>
+  VIEWS.looseEnds(evaluated(workshop(fields).rows, asOf), 'book').map(({ code }) => code);
+
+describe('loose ends', () => {
+  it('there are none where every figure is whole and every price carries its cost', () => {
+    expect(codes({})).toEqual([]);
+  });
+
+  it.each<[what: string, fields: Fields, expected: string]>([
+    ['a material without a price', { supplierPrice: { price: null } }, 'no-price'],
+    ['a quantity that is missing', { billLine: { quantity: null } }, 'no-quantity'],
+    ['units with no way between them', { billLine: { unit: 'm' } }, 'no-conversion'],
+    ['a wage that is missing', { labourGrade: { wagePerHour: null } }, 'no-wage'],
+    ['a running cost without an amount', { runningCost: { amount: null } }, 'no-running-amount'],
+    ['a price below what the unit costs by itself', { pricePoint: { price: '6' } }, 'below-contribution-floor'],
+    ['a price that does not carry the running costs', { pricePoint: { price: '11' } }, 'below-profit-floor'],
+    ['no price set', { pricePoint: { price: null } }, 'no-selling-price'],
+    ['no plan', { product: { plannedUnitsPerMonth: null } }, 'no-planned-units'],
+    [
+      'running costs that are not shared out',
+      { settings: { normalLabourHoursPerMonth: '40' } },
+      'overhead-not-shared-out',
+    ],
+    [
+      'a product without labour',
+      { labourStep: { time: '0' }, settings: { normalLabourHoursPerMonth: '40' } },
+      'no-hours-in-it',
+    ],
+  ])('name %s', (_what, fields, expected) => {
+    expect(codes(fields)).toContain(expected);
+  });
+
+  it('name a price that is older than a year, and running costs that nobody has entered', () => {
+    expect(codes({}, '2027-01-02')).toEqual(['price-over-a-year-old']);
+    const bare = rowsOf((book) => {
+      book.add('settings', { name: 'Bare' });
+    });
+    expect(VIEWS.looseEnds(evaluated(bare), 'book').map(({ code }) => code)).toEqual(['no-running-costs']);
+  });
+
+  it('stand in the order of how many products they touch, each with a place that is in the book', () => {
+    const rows = demoRows();
+    const ends = VIEWS.looseEnds(evaluated(rows), 'book');
+    const touched = ends.map(({ affects }) => affects.length);
+    expect([...touched].sort((one, other) => other - one)).toEqual(touched);
+    for (const { place, code } of ends) {
+      const { kind, id } = place ?? { kind: 'settings', id: '' };
+      expect(rows.row(kind, id) ?? rows.row('product', id), code).toBeDefined();
+    }
+  });
+});
