@@ -43,7 +43,10 @@ test('what is wrong is said at its field, and nothing of it is stored', async ({
   await refuse('Comes out good', '105', 'The yield of pieces cannot be over 100 %');
   await refuse('One batch starts', '-3', 'Batch size must be more than 0.');
   await refuse('One batch starts', 'a few', 'is not a number that can be read');
+  await product.getByRole('link', { name: 'About it' }).click();
   await refuse('Name', ' ', 'Name cannot be empty.');
+  await refuse('GTIN', '2000000000016', 'this one does not fit');
+  await product.getByRole('link', { name: 'What goes into it' }).click();
   await type(page, 'Product', 'new row', 'cup');
   await expect(page.getByRole('alert').filter({ hasText: 'There is already a product called "cup".' })).toBeVisible();
   await cell(page, 'Product', 'new row').press('Escape');
@@ -65,7 +68,11 @@ test('what is wrong is said at its field, and nothing of it is stored', async ({
 test('every grid goes out as CSV, and a book goes out as a file and comes in again', async ({ page }) => {
   await openDemo(page);
   await goTo(page, 'Buy');
-  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'CSV' }).click()]);
+  await page.getByText('Export', { exact: true }).first().click();
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'CSV file' }).click(),
+  ]);
   const lines = readFileSync(await csv.path(), 'utf8').split('\r\n');
   expect(lines[0]).toContain('Material,Kind,Supplier');
   expect(lines[1]).toBe('White stoneware clay,ingredient,Harrowmere Clays,12.5,kg,13.75,kg,1.1');

@@ -59,7 +59,7 @@ test('a new user gets from pack prices to a selling price and its break-even, an
 
   await goTo(page, 'Make');
   const card = region(page, 'Cost card');
-  await expect(card.getByRole('row', { name: /Cost by itself/ })).toContainText('2.2900');
+  await expect(card.getByRole('row', { name: /Prime cost/ })).toContainText('2.2900');
   await expect(card.getByRole('row', { name: /^Full cost/ })).toContainText('8.2900');
 
   await page.getByRole('link', { name: 'Set its price' }).click();

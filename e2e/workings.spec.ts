@@ -22,6 +22,7 @@ test('a price opens down to the pack price, which is changed right there and tak
     'Price with tax',
     'Price before tax',
     'To be covered',
+    'Variable cost',
     'Prime cost',
     'Direct materials',
     'Materials',

@@ -2,7 +2,9 @@ export * from './change/index.js';
 export {
   compareDecimalText,
   declaredFields,
+  gtinCheckDigit,
   isDecimalText,
+  isGtin,
   UNITS,
   UNIT_CODES,
   unitOfMeasure,

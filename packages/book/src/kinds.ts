@@ -1,8 +1,30 @@
 import { declaredFields, type FieldSpec } from './fields/index.js';
 import { RunningCost } from './overhead/index.js';
 import { CandidatePrice } from './planning/index.js';
-import { BillLine, LabourGrade, LabourStep, OtherCost, Product } from './production/index.js';
-import { ItemConversion, Material, Supplier, SupplierPrice } from './purchasing/index.js';
+import {
+  BillLine,
+  CandidateBatch,
+  Equipment,
+  EquipmentRun,
+  EquipmentUse,
+  FrozenCard,
+  FrozenLine,
+  LabourGrade,
+  LabourStep,
+  OtherCost,
+  Product,
+  RecoveredScrap,
+  TypedCost,
+} from './production/index.js';
+import {
+  BookUnit,
+  ExchangeRate,
+  ItemConversion,
+  Material,
+  StandardPrice,
+  Supplier,
+  SupplierPrice,
+} from './purchasing/index.js';
 import { Channel, PricePoint } from './selling/index.js';
 import { Settings } from './settings.js';
 
@@ -12,15 +34,26 @@ import { Settings } from './settings.js';
  */
 export const KINDS = {
   settings: Settings,
+  bookUnit: BookUnit,
+  exchangeRate: ExchangeRate,
   supplier: Supplier,
   material: Material,
   supplierPrice: SupplierPrice,
+  standardPrice: StandardPrice,
   labourGrade: LabourGrade,
+  equipment: Equipment,
+  equipmentRun: EquipmentRun,
   product: Product,
   itemConversion: ItemConversion,
   billLine: BillLine,
+  recoveredScrap: RecoveredScrap,
   labourStep: LabourStep,
+  equipmentUse: EquipmentUse,
   otherCost: OtherCost,
+  typedCost: TypedCost,
+  candidateBatch: CandidateBatch,
+  frozenCard: FrozenCard,
+  frozenLine: FrozenLine,
   runningCost: RunningCost,
   channel: Channel,
   pricePoint: PricePoint,
@@ -36,15 +69,26 @@ export const KIND_NAMES = Object.keys(KINDS) as Kind[];
 /** How each kind is called in a sentence. */
 export const KIND_LABELS: Record<Kind, string> = {
   settings: 'settings of the book',
+  bookUnit: 'unit of the book',
+  exchangeRate: 'exchange rate',
   supplier: 'supplier',
   material: 'material',
   supplierPrice: 'supplier price',
+  standardPrice: 'standard price',
   labourGrade: 'labour grade',
+  equipment: 'piece of equipment',
+  equipmentRun: 'shared run',
   product: 'product',
   itemConversion: 'conversion',
   billLine: 'bill line',
+  recoveredScrap: 'recovered scrap',
   labourStep: 'labour step',
+  equipmentUse: 'use of equipment',
   otherCost: 'other cost',
+  typedCost: 'typed cost',
+  candidateBatch: 'batch size',
+  frozenCard: 'frozen card',
+  frozenLine: 'line of a frozen card',
   runningCost: 'running cost',
   channel: 'channel',
   pricePoint: 'price',
@@ -53,9 +97,12 @@ export const KIND_LABELS: Record<Kind, string> = {
 
 /** Kinds in which two rows of a book cannot bear the same name, capital letters or not. */
 export const KINDS_WITH_UNIQUE_NAMES: readonly Kind[] = [
+  'bookUnit',
   'supplier',
   'material',
   'labourGrade',
+  'equipment',
+  'equipmentRun',
   'product',
   'runningCost',
   'channel',
@@ -74,6 +121,13 @@ const FIELDS = Object.fromEntries(KIND_NAMES.map((kind) => [kind, declaredFields
 export function fieldsOf(kind: Kind): readonly FieldSpec[] {
   return FIELDS[kind];
 }
+
+/** Every field, in any kind, that holds a unit of measure. */
+export const UNIT_FIELDS: readonly { readonly kind: Kind; readonly field: string }[] = KIND_NAMES.flatMap((kind) =>
+  fieldsOf(kind)
+    .filter(({ type }) => type === 'unit')
+    .map(({ name }) => ({ kind, field: name })),
+);
 
 /** A field of some kind that points to rows of another. */
 export interface Referrer {

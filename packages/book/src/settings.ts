@@ -67,6 +67,14 @@ export class Settings extends Row {
   @DecimalText({ label: 'Normal labour hours per month', above: '0', to: '1000000', nullable: true })
   normalLabourHoursPerMonth: string | null = null;
 
+  /** What a kilowatt-hour costs. */
+  @DecimalText({ label: 'Electricity per kWh', from: '0', to: '1000', nullable: true })
+  electricityPerKilowattHour: string | null = null;
+
+  /** Whether the simulated rate service is asked for exchange rates; where not, they are typed. */
+  @Flag({ label: 'Ask the simulated rate service' })
+  useRateService = true;
+
   /** How materials are planned that do not say otherwise. */
   @Choice(PLANNING_BASES, { label: 'Materials are planned at the' })
   planningBasis: PlanningBasis = 'latest';

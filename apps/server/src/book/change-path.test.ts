@@ -130,7 +130,7 @@ describe('the one write path', () => {
     [
       'an unknown unit',
       422,
-      'invalid-field',
+      'unknown-unit',
       () => [{ action: 'create', kind: 'material', row: { id: newId(), name: 'Odd', baseUnit: 'furlong' } }],
     ],
     [

@@ -4,6 +4,8 @@ import {
   fieldValue,
   KINDS_WITH_UNIQUE_NAMES,
   referrersTo,
+  UNIT_FIELDS,
+  unitOfMeasure,
   type BookRows,
   type Change,
   type Kind,
@@ -30,10 +32,19 @@ export async function neighbourhood(manager: EntityManager, bookId: string, chan
     if (KINDS_WITH_UNIQUE_NAMES.includes(kind))
       await load(kind, 'name', given.map((fields) => fieldValue(fields, 'name')).filter(isText));
     for (const field of fieldsOf(kind)) {
+      if (field.type === 'unit') {
+        const codes = given.map((fields) => fieldValue(fields, field.name)).filter(isText);
+        await load(
+          'bookUnit',
+          'name',
+          codes.filter((code) => unitOfMeasure(code) === undefined),
+        );
+      }
       if (field.target === undefined) continue;
       await load(field.target as Kind, 'id', given.map((fields) => fieldValue(fields, field.name)).filter(isUuid));
     }
     await loadUsers(kind, operations.filter((operation) => operation.action === 'remove').map(idOf), load);
+    if (kind === 'bookUnit') await loadMeasured(book, operations, load);
     if (kind === 'pricePoint')
       await load(kind, 'productId', given.map((fields) => fieldValue(fields, 'productId')).filter(isUuid));
     if (kind === 'billLine' && given.some((fields) => fieldValue(fields, 'componentId') != null))
@@ -47,6 +58,17 @@ type Load = (kind: Kind, field: string, values: Iterable<string>) => Promise<Sto
 async function loadUsers(kind: Kind, removed: readonly string[], load: Load): Promise<void> {
   for (const referrer of referrersTo(kind)) {
     const users = await load(referrer.kind, referrer.field, removed);
+    await load('product', 'id', users.map((row) => fieldValue(row, 'productId')).filter(isText));
+  }
+}
+
+/** What is measured in units of the book that are about to be removed. */
+async function loadMeasured(book: BookRows, operations: readonly Operation[], load: Load): Promise<void> {
+  const removed = operations.filter((operation) => operation.action === 'remove').map(idOf);
+  const names = removed.map((id) => book.row('bookUnit', id)?.name).filter(isText);
+  if (names.length === 0) return;
+  for (const { kind, field } of UNIT_FIELDS) {
+    const users = await load(kind, field, names);
     await load('product', 'id', users.map((row) => fieldValue(row, 'productId')).filter(isText));
   }
 }

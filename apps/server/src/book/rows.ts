@@ -9,7 +9,7 @@ function selection(kind: Kind): string {
   return ['id', 'version', ...fields].join(', ');
 }
 
-/** The rows of a kind in a book whose column has one of the values; names are compared without regard to capitals. */
+/** The rows of a kind in a book whose column has one of the values; texts are compared without regard to capitals. */
 export async function rowsWhere(
   manager: EntityManager,
   bookId: string,
@@ -18,10 +18,10 @@ export async function rowsWhere(
   values: readonly string[],
 ): Promise<StoredRow[]> {
   if (values.length === 0) return [];
-  const isName = field === 'name';
-  const column = isName ? `lower(${columnName(field)})` : columnName(field);
-  const wanted = isName ? values.map((value) => value.toLowerCase()) : values;
-  const type = isName ? 'text' : 'uuid';
+  const isId = field === 'id' || fieldsOf(kind).some(({ name, type }) => name === field && type === 'reference');
+  const column = isId ? columnName(field) : `lower(${columnName(field)})`;
+  const wanted = isId ? values : values.map((value) => value.toLowerCase());
+  const type = isId ? 'uuid' : 'text';
   const sql = `SELECT ${selection(kind)} FROM ${tableName(kind)} WHERE book_id = $1 AND ${column} = ANY($2::${type}[])`;
   return manager.query(sql, [bookId, wanted]);
 }

@@ -17,19 +17,32 @@ function pathOf({ kind, id, field }: Place): string {
   switch (kind as Kind) {
     case 'material':
     case 'supplierPrice':
+    case 'standardPrice':
       return `/buy/${owner}`;
     case 'supplier':
       return '/buy';
+    case 'equipment':
+    case 'equipmentRun':
+      return '/make/equipment';
     case 'labourGrade':
       return `/make/grades`;
     case 'product':
     case 'labourStep':
     case 'otherCost':
+    case 'equipmentUse':
+    case 'recoveredScrap':
+    case 'typedCost':
       return `/make/${owner}`;
     case 'billLine':
       return `/make/${String(row && fieldValue(row, 'productId'))}`;
     case 'itemConversion':
       return row && fieldValue(row, 'materialId') !== null ? `/buy/${owner}` : `/make/${owner}`;
+    case 'candidateBatch':
+    case 'frozenCard':
+      return `/make/${owner}`;
+    case 'exchangeRate':
+    case 'bookUnit':
+      return '/settings';
     case 'runningCost':
       return '/run';
     case 'channel':
@@ -39,16 +52,27 @@ function pathOf({ kind, id, field }: Place): string {
     case 'candidatePrice':
       return `/plan/${owner}`;
     case 'settings':
+      if (field === 'electricityPerKilowattHour') return '/make/equipment';
       return field.startsWith('openDays') || field === 'normalLabourHoursPerMonth' ? '/run' : '/settings';
     default:
       return '';
   }
 }
 
+const ABOUT_A_PRODUCT = new Set(['name', 'kind', 'outputUnit', 'category', 'code', 'gtin', 'tags', 'archived', 'note']);
+
+/** The side of a product on which a field stands, as the address names it; empty for what goes into it. */
+function sideOf({ kind, field }: Place): string {
+  if (kind === 'candidateBatch') return '&side=batches';
+  if (kind === 'frozenCard') return '&side=earlier';
+  const isAbout = kind === 'product' && (ABOUT_A_PRODUCT.has(field) || field === 'conversions');
+  return isAbout || kind === 'itemConversion' ? '&side=about' : '';
+}
+
 /** Gives the address of a place, with the field to go to named in it. */
 export function usePlaceHref(): (place: Place) => string {
   const book = useBookPath();
-  return useCallback((place) => `${book}${pathOf(place)}?at=${place.id}.${place.field}`, [book]);
+  return useCallback((place) => `${book}${pathOf(place)}?at=${place.id}.${place.field}${sideOf(place)}`, [book]);
 }
 
 /** Brings the field that the address names into view and puts the cursor there. */

@@ -36,6 +36,11 @@ export const router = createBrowserRouter([
                 lazy: async () => ({ Component: (await import('../production/grades-screen.js')).GradesScreen }),
               },
               {
+                path: 'make/equipment',
+                handle: 'Equipment and shared runs',
+                lazy: async () => ({ Component: (await import('../production/equipment-screen.js')).EquipmentScreen }),
+              },
+              {
                 path: 'make/:productId?',
                 handle: 'Make: products',
                 lazy: async () => ({ Component: (await import('../production/make-screen.js')).MakeScreen }),

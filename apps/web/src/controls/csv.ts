@@ -2,7 +2,7 @@ import { isDecimalText } from '@nuvar/book';
 import Papa from 'papaparse';
 
 /** Text that a spreadsheet would take for a formula is made harmless; numbers stay numbers. */
-const harmless = (text: string) => (/^[=+\-@\t\r]/.test(text) && !isDecimalText(text) ? `'${text}` : text);
+export const harmless = (text: string) => (/^[=+\-@\t\r]/.test(text) && !isDecimalText(text) ? `'${text}` : text);
 
 /** Writes a table as CSV (RFC 4180, UTF-8 with a byte order mark, as spreadsheets expect it). */
 export function csvOf(header: readonly string[], rows: readonly (readonly string[])[]): string {
@@ -24,8 +24,8 @@ export function textOfBlock(rows: readonly (readonly string[])[]): string {
   return rows.map((row) => row.map((cell) => cell.replace(/[\t\r\n]+/g, ' ')).join('\t')).join('\n');
 }
 
-/** Hands a text to the person as a file. */
-export function saveFile(name: string, content: string, type: string): void {
+/** Hands something to the person as a file. */
+export function saveFile(name: string, content: string | Blob, type: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
   const link = Object.assign(document.createElement('a'), { href: url, download: name });
   link.click();

@@ -4,8 +4,9 @@ import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, typ
 import { noticed } from '../app/notices-slice.js';
 import { useAppDispatch } from '../app/store.js';
 import { useEdit, useMayEdit } from '../book/use-book.js';
-import { blockOf, csvOf, saveFile, textOfBlock } from './csv.js';
-import { exportCells } from './grid-export.js';
+import { blockOf } from './csv.js';
+import { exportCells } from './export-cells.js';
+import { GridExport } from './grid-export.js';
 import { isInput, type Column, type GridWriter } from './grid-model.js';
 import { GridRow } from './grid-row.js';
 import { moveInColumn } from './move-on.js';
@@ -111,13 +112,6 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     const inputs = columns.slice(columns.findIndex((column) => column.id === cell.dataset.column)).filter(isInput);
     setPaste({ block: blockOf(text), columns: inputs, rows: from < 0 ? [] : rows.slice(from) });
   };
-  const save = async () =>
-    saveFile(`${title}.csv`, csvOf(...(await exportCells(columns, rows))), 'text/csv;charset=utf-8');
-  const copy = async () => {
-    const [header, cells] = await exportCells(columns, rows);
-    await navigator.clipboard.writeText(textOfBlock([header, ...cells]));
-    dispatch(noticed({ sentence: `${title}: ${rows.length} rows copied.` }));
-  };
   const rowProps = {
     columns,
     canWrite,
@@ -133,12 +127,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
         <h2 className="section-title">{title}</h2>
         {tools}
         <span className="grow" />
-        <button type="button" className="quiet-button" onClick={() => void copy()}>
-          Copy
-        </button>
-        <button type="button" className="quiet-button" onClick={() => void save()}>
-          CSV
-        </button>
+        <GridExport title={title} table={() => exportCells(columns, rows)} />
       </div>
       <div ref={scroller} className="grid-scroll" tabIndex={-1}>
         <table className="grid-table" onKeyDown={onKeyDown} onPaste={onPaste}>

@@ -1,6 +1,7 @@
-import { UNIT_CODES, unitOfMeasure, type FieldSpec } from '@nuvar/book';
+import { unitOfMeasure, type FieldSpec } from '@nuvar/book';
 import { readNumber } from '@nuvar/core';
 import { decimalSign, unitWords } from '../figures/format.js';
+import { knownUnits, readUnit } from './known-units.js';
 
 /** What was understood of a typed text: the value for the field and how it was read, or why not. */
 export type FieldReading =
@@ -50,18 +51,12 @@ function readChoice(spec: FieldSpec, text: string): FieldReading {
     const known = readUnit(text);
     return known === undefined
       ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
-      : { value: known.code, shown: unitWords(known.code) };
+      : { value: known, shown: unitWords(known) };
   }
   const found = spec.choices?.find((choice) => choice.toLowerCase() === text.toLowerCase());
   return found === undefined
     ? { refusal: `${spec.label} is one of: ${spec.choices?.join(', ')}.` }
     : { value: found, shown: found };
-}
-
-/** The unit that a text names, by its code or a word for it: "kg", "kilo", "piece". */
-export function readUnit(text: string) {
-  const named = readNumber(`1 ${text}`, '.')?.unit;
-  return unitOfMeasure(text) ?? unitOfMeasure(text.toLowerCase()) ?? (named == null ? undefined : unitOfMeasure(named));
 }
 
 /** The units as choices, under the words that they are read by. */
@@ -75,7 +70,8 @@ export function readQuantity(
   locale: string,
   reachable: readonly string[],
 ): { value: string; unit: string | null } | { refusal: string } {
-  const read = readNumber(text, decimalSign(locale));
+  const own = inOwnUnit(text, locale);
+  const read = own ?? readNumber(text, decimalSign(locale));
   if (read === null) {
     return { refusal: `"${text.slice(0, 40)}" is not a quantity that can be read. Type it as 12.5, 3/4 or 450 g.` };
   }
@@ -87,5 +83,13 @@ export function readQuantity(
   return { value: read.value, unit: read.unit };
 }
 
+/** A quantity that ends in a unit of the book's own: "2 tray"; null where it does not. */
+function inOwnUnit(text: string, locale: string): { value: string; unit: string } | null {
+  const [, amount = '', word = ''] = /^\s*([\d.,/ ]+?)\s*([^\d\s.,/].*?)\s*$/.exec(text) ?? [];
+  const unit = word === '' ? undefined : readUnit(word);
+  const read = unit === undefined || unitOfMeasure(unit) !== undefined ? null : readNumber(amount, decimalSign(locale));
+  return read === null || unit === undefined ? null : { value: read.value, unit };
+}
+
 /** A quantity in any unit: of a pack ("25 kg", "6 each"), or of what is not bound to a kind of unit yet. */
-export const readAnyQuantity = (text: string, locale: string) => readQuantity(text, locale, UNIT_CODES);
+export const readAnyQuantity = (text: string, locale: string) => readQuantity(text, locale, knownUnits());

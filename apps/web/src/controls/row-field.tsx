@@ -1,10 +1,11 @@
-import { fieldsOf, fieldValue, UNIT_CODES, type FieldSpec, type Kind, type StoredRow } from '@nuvar/book';
+import { fieldsOf, fieldValue, type FieldSpec, type Kind, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAppSelector } from '../app/store.js';
 import { updateOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRow, useSettings } from '../book/use-book.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { isRefusal, readField } from './read-field.js';
+import { knownUnits } from './known-units.js';
 import { SelectInput } from './select-input.js';
 import { TypedInput } from './typed-input.js';
 
@@ -80,7 +81,7 @@ function FieldControl({ kind, row, spec, name, words, placeholder }: ControlProp
       );
     case 'choice':
     case 'unit': {
-      const choices = spec.type === 'unit' ? UNIT_CODES : (spec.choices ?? []);
+      const choices = spec.type === 'unit' ? knownUnits() : (spec.choices ?? []);
       const said = choices.map((choice) => ({ value: choice, label: words?.[choice] ?? unitWords(choice) }));
       const options = spec.nullable ? [{ value: '', label: words?.[''] ?? 'not chosen' }, ...said] : said;
       return (

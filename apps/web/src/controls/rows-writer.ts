@@ -8,7 +8,7 @@ import {
   type Operation,
   type StoredRow,
 } from '@nuvar/book';
-import { createOf, updateOf } from '../book/operations.js';
+import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import type { GridWriter } from './grid-model.js';
 
@@ -53,4 +53,34 @@ export function copyInBook(kind: Kind, row: StoredRow): Operation[] {
   const renamed =
     typeof name === 'string' && KINDS_WITH_UNIQUE_NAMES.includes(kind) ? { name: copiedName(name, isTaken) } : {};
   return [createOf(kind, newId(), { ...withoutVersion(row), ...renamed })];
+}
+
+/** The id of the row of that name, and the operation that makes one where there is none yet; no id for no name. */
+export function rowNamed(
+  kind: Kind,
+  name: string,
+  before: readonly Operation[],
+): { id: string | null; made: readonly Operation[] } {
+  if (name === '') return { id: null, made: [] };
+  const known = model.rows.rowsWith(kind, 'name', name)[0]?.id ?? madeWithin(before, kind, name);
+  if (known !== undefined) return { id: known, made: [] };
+  const id = newId();
+  return { id, made: [createOf(kind, id, { name })] };
+}
+
+type OwnedByProduct = 'otherCost' | 'recoveredScrap' | 'candidateBatch';
+
+/** Writes the rows of one kind that belong to a product and stand in an order of their own. */
+export function productRowsWriter<Row extends StoredRow<OwnedByProduct>>(
+  kind: OwnedByProduct,
+  productId: string,
+  needs: string,
+): GridWriter<Row, Partial<Row>> {
+  return rowsWriter<Row>(kind, {
+    needs,
+    fixed: (before) => ({
+      productId,
+      position: nextPosition(kind, model.rows.rowsWith(kind, 'productId', productId), before),
+    }),
+  });
 }

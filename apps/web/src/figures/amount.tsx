@@ -40,7 +40,7 @@ export function Amount({ figure, digits, withUnit = false, className = '', inWor
   return (
     <button
       type="button"
-      className={`figure ${figure.amount.startsWith('-') ? 'figure-negative' : ''} ${changed ? 'figure-changed' : ''} ${className}`}
+      className={`figure ${text.startsWith('−') ? 'figure-negative' : ''} ${changed ? 'figure-changed' : ''} ${className}`}
       onClick={open}
       title={figure.partial ? `Not all of it yet: ${sentence}` : `${figure.name}: open its working`}
     >

@@ -68,7 +68,7 @@ interface StripLegendProps {
   readonly strip?: StripView;
 }
 
-const LEGEND = ['materials', 'labour', 'other', 'overhead', 'fees', 'profit', 'loss'] as const;
+const LEGEND = ['materials', 'labour', 'other', 'equipment', 'overhead', 'fees', 'profit', 'loss'] as const;
 
 /** What the parts of the strips on a screen mean, and for a single strip how much each of them is. */
 export function StripLegend({ strip }: StripLegendProps) {

@@ -5,6 +5,7 @@ export const PART_LABELS: Record<StripPart | 'profit' | 'loss', string> = {
   materials: 'Materials and packaging',
   labour: 'Labour',
   other: 'Other costs',
+  equipment: 'Equipment',
   overhead: 'Share of running costs',
   fees: 'Fees',
   profit: 'Left for you',

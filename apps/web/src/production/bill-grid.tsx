@@ -1,4 +1,4 @@
-import { newId, UNIT_CODES, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
+import { newId, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
 import { unitsWithin } from '@nuvar/core';
 import { useMemo } from 'react';
 import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
@@ -7,7 +7,8 @@ import { useAll, useRowsOf, useSettings, useVersion } from '../book/use-book.js'
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { isRefusal, readAnyQuantity, readQuantity, readUnit, unitChoices } from '../controls/read-field.js';
+import { isRefusal, readAnyQuantity, readQuantity, unitChoices } from '../controls/read-field.js';
+import { knownUnits, readUnit } from '../controls/known-units.js';
 import { copyInBook, removalInBook } from '../controls/rows-writer.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { isPriced, measuredBy, newMaterial } from '../purchasing/material-rows.js';
@@ -37,10 +38,7 @@ export function BillGrid({ product }: BillGridProps) {
   const lines = useRowsOf('billLine', 'productId', product.id);
   const items = useItems(product.id);
   const { locale, currency } = useSettings();
-  const columns = useMemo(
-    () => billColumns(items, product.name, locale, currency),
-    [items, product.name, locale, currency],
-  );
+  const columns = useMemo(() => billColumns(items, product, locale, currency), [items, product, locale, currency]);
   const writer = useMemo(() => billWriter(product.id, items), [product.id, items]);
   const labelOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '')?.label ?? 'line';
   return (
@@ -101,7 +99,7 @@ function useItems(productId: string): ReadonlyMap<string, Item> {
 
 function billColumns(
   items: ReadonlyMap<string, Item>,
-  ownName: string,
+  { id: productId, name: ownName }: StoredRow<'product'>,
   locale: string,
   currency: string,
 ): Column<Line, LinePatch>[] {
@@ -117,6 +115,7 @@ function billColumns(
       width: 'auto',
       type: 'item',
       placeholder: 'Type a material',
+      blankPlace: `${productId}.bill`,
       options: () => offered,
       text: (line) => itemOf(line)?.label ?? '',
       read: (text) => {
@@ -141,7 +140,9 @@ function billColumns(
         if (text.trim() === '') return { patch: { quantity: null }, shown: '' };
         const item = line && itemOf(line);
         const isOpen = line?.materialId != null && !isPriced(line.materialId);
-        const reading = isOpen ? readAnyQuantity(text, locale) : readQuantity(text, locale, item?.units ?? UNIT_CODES);
+        const reading = isOpen
+          ? readAnyQuantity(text, locale)
+          : readQuantity(text, locale, item?.units ?? knownUnits());
         if (isRefusal(reading)) return reading;
         const { value, unit } = reading;
         return {
@@ -163,10 +164,10 @@ function billColumns(
         return unitChoices(kept);
       },
       read: (text) => {
-        const unit = readUnit(text.trim());
+        const unit = readUnit(text);
         return unit === undefined
           ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
-          : { patch: { unit: unit.code }, shown: unitWords(unit.code) };
+          : { patch: { unit }, shown: unitWords(unit) };
       },
     },
     basis,

@@ -1,22 +1,26 @@
-import type { CardLine, CardView } from '@nuvar/core';
-import { useSettings } from '../book/use-book.js';
+import type { CardLine, CardView, FigureView, PriceView } from '@nuvar/core';
+import { useState } from 'react';
+import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
+import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 import { SharesBar } from '../figures/shares-bar.js';
 
 interface CostCardProps {
+  readonly productId: string;
   readonly card: CardView;
   readonly unit: string;
-  readonly withoutLabour: boolean;
-  readonly setWithoutLabour: (without: boolean) => void;
 }
 
-/** The cost card of a product, from materials to full cost: per good unit, per batch, and as shares. */
-export function CostCard({ card, unit, withoutLabour, setWithoutLabour }: CostCardProps) {
+const LABOUR_AND_OVERHEAD = ['labour', 'productionOverhead', 'nonProductionOverhead'];
+
+/** The cost card of a product, from materials to full cost, and on to the price paid where a place to sell is chosen. */
+export function CostCard({ productId, card, unit }: CostCardProps) {
   const { currency } = useSettings();
+  const [withoutLabour, setWithoutLabour] = useState(false);
   const lead = withoutLabour ? card.withoutLabour : card.lines.find((line) => line.id === 'fullCost')?.perUnit;
   const lines = withoutLabour
-    ? card.lines.filter((line) => !line.subtotal && line.id !== 'labour' && line.id !== 'overhead')
+    ? card.lines.filter((line) => !line.subtotal && !LABOUR_AND_OVERHEAD.includes(line.id))
     : card.lines;
   return (
     <section aria-label="Cost card">
@@ -34,7 +38,7 @@ export function CostCard({ card, unit, withoutLabour, setWithoutLabour }: CostCa
               per batch
             </th>
             <th scope="col" className="text-right">
-              % of full cost
+              share, %
             </th>
           </tr>
         </thead>
@@ -42,31 +46,16 @@ export function CostCard({ card, unit, withoutLabour, setWithoutLabour }: CostCa
           {lines.map((line) => (
             <CardRow key={line.id} line={line} />
           ))}
-          {withoutLabour && (
-            <tr className="card-subtotal">
-              <th scope="row">Cost without labour</th>
-              <td className="text-right">
-                <Amount figure={card.withoutLabour} digits={4} />
-              </td>
-              <td />
-              <td />
-            </tr>
-          )}
+          {withoutLabour && <PlainRow label="Cost without labour" figure={card.withoutLabour} subtotal />}
         </tbody>
+        {!withoutLabour && <SaleLines productId={productId} />}
       </table>
       {withoutLabour && (
         <p className="text-soft text-sm">
           Labour, and the running costs that are shared out by its hours, are left out of this view only.
         </p>
       )}
-      <p className="mt-2 flex flex-wrap gap-x-6 gap-y-1 text-sm text-soft">
-        <span>
-          Labour in one {unit}: <Amount figure={card.hoursPerUnit} withUnit />
-        </span>
-        <span>
-          Good in a batch: <Amount figure={card.good} withUnit />
-        </span>
-      </p>
+      <CardNotes card={card} unit={unit} />
       <label className="mt-2 flex items-center gap-2">
         <input
           type="checkbox"
@@ -77,6 +66,33 @@ export function CostCard({ card, unit, withoutLabour, setWithoutLabour }: CostCa
         Leave labour out of this view
       </label>
     </section>
+  );
+}
+
+const isSomething = (figure: FigureView) => figure.amount !== null && Number(figure.amount) !== 0;
+
+/** What the lines of the card do not show by themselves: hours, own time, and what is lost. */
+function CardNotes({ card, unit }: { readonly card: CardView; readonly unit: string }) {
+  const { ownersLabour, losses } = card;
+  return (
+    <ul className="card-notes">
+      <li>
+        Labour in one {unit}: <Amount figure={card.hoursPerUnit} withUnit />; good in a batch:{' '}
+        <Amount figure={card.good} digits={2} />
+      </li>
+      {isSomething(ownersLabour) && (
+        <li>
+          <Amount figure={ownersLabour} digits={4} /> of the labour is your own time
+        </li>
+      )}
+      {isSomething(losses.total) && (
+        <li>
+          Losses cost <Amount figure={losses.total} digits={4} /> of each {unit}:{' '}
+          <Amount figure={losses.lineLoss} digits={4} /> is lost on the way in,{' '}
+          <Amount figure={losses.yieldLoss} digits={4} /> by what does not come out good
+        </li>
+      )}
+    </ul>
   );
 }
 
@@ -98,3 +114,66 @@ function CardRow({ line }: { line: CardLine }) {
     </tr>
   );
 }
+
+interface PlainRowProps {
+  readonly label: string;
+  readonly figure: FigureView;
+  readonly subtotal?: boolean;
+}
+
+function PlainRow({ label, figure, subtotal = false }: PlainRowProps) {
+  return (
+    <tr className={subtotal ? 'card-subtotal' : ''}>
+      <th scope="row">{label}</th>
+      <td className="text-right">
+        <Amount figure={figure} digits={4} />
+      </td>
+      <td />
+      <td />
+    </tr>
+  );
+}
+
+/** The card goes on from full cost to what the customer pays, in the place to sell that is chosen. */
+function SaleLines({ productId }: { readonly productId: string }) {
+  const points = useRowsOf('pricePoint', 'productId', productId);
+  const channels = useAll('channel');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const point = points.find(({ id }) => id === chosen) ?? points[0];
+  const view = useView('price', point?.id ?? '');
+  if (point === undefined || view?.price.amount == null) return null;
+  const nameOf = (channelId: string) => channels.find(({ id }) => id === channelId)?.name ?? '';
+  return (
+    <tbody>
+      <tr>
+        <th scope="row" colSpan={4} className="card-channel">
+          {points.length === 1 ? (
+            `Sold in ${nameOf(point.channelId)}`
+          ) : (
+            <label>
+              Sold in{' '}
+              <select className="select-line" value={point.id} onChange={(event) => setChosen(event.target.value)}>
+                {points.map(({ id, channelId }) => (
+                  <option key={id} value={id}>
+                    {nameOf(channelId)}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+        </th>
+      </tr>
+      {saleRows(view).map(([label, figure, subtotal]) => (
+        <PlainRow key={label} label={label} figure={figure} subtotal={subtotal} />
+      ))}
+    </tbody>
+  );
+}
+
+const saleRows = (view: PriceView): [string, FigureView, boolean][] => [
+  ['Fees of the place', view.fees, false],
+  ['Profit', view.profit, false],
+  ['Price before tax', view.beforeTax, true],
+  ['Sales tax', view.tax, false],
+  ['Price paid', view.paid, true],
+];

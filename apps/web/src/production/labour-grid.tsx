@@ -1,12 +1,12 @@
-import { newId, type Operation, type StoredRow } from '@nuvar/book';
+import type { Operation, StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
+import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { copyInBook, removalInBook } from '../controls/rows-writer.js';
+import { copyInBook, removalInBook, rowNamed } from '../controls/rows-writer.js';
 
 type Step = StoredRow<'labourStep'>;
 type StepPatch = Partial<Step> & { readonly newGrade?: string };
@@ -45,14 +45,18 @@ function labourColumns(
   locale: string,
   currency: string,
 ): Column<Step, StepPatch>[] {
-  const own = (field: keyof Step & string, width: string, words?: Readonly<Record<string, string>>) =>
-    fieldColumn<Step>('labourStep', field, locale, { width, ...(words === undefined ? {} : { words }) });
+  const own = (field: keyof Step & string, width: string, words?: Readonly<Record<string, string>>, header?: string) =>
+    fieldColumn<Step>('labourStep', field, locale, {
+      width,
+      ...(words === undefined ? {} : { words }),
+      ...(header === undefined ? {} : { header }),
+    });
   return [
     { ...own('name', 'auto'), placeholder: 'Type a step of the work' },
     {
       id: 'grade',
       header: 'Done by',
-      width: '7.5rem',
+      width: '6.8rem',
       type: 'item',
       place: ({ id }) => `${id}.gradeId`,
       options: () => grades.map(({ id, name }) => ({ value: id, label: name })),
@@ -66,13 +70,14 @@ function labourColumns(
           : { patch: { newGrade: typed }, shown: `${typed} (new)` };
       },
     },
-    own('time', '4rem'),
-    own('timeBasis', '7.5rem', TIME_WORDS),
-    own('people', '3.6rem'),
+    own('time', '3.4rem'),
+    own('timeBasis', '7rem', TIME_WORDS),
+    own('setUpMinutes', '3.8rem', undefined, 'Set-up, min'),
+    own('people', '3.5rem'),
     figureColumn({
       id: 'cost',
       header: `${currency} per batch`,
-      width: '6rem',
+      width: '5rem',
       view: 'card',
       of: (step: Step) => step.productId,
       pick: (card, step) => card.rowCosts[step.id],
@@ -83,15 +88,10 @@ function labourColumns(
 
 function labourWriter(productId: string, grades: readonly StoredRow<'labourGrade'>[]): GridWriter<Step, StepPatch> {
   /** A grade that is not in the book yet is made in the same change. */
-  const withGrade = (
-    { newGrade, ...patch }: StepPatch,
-    before: readonly Operation[],
-  ): { made: Operation[]; fields: Partial<Step> } => {
+  const withGrade = ({ newGrade, ...patch }: StepPatch, before: readonly Operation[]) => {
     if (newGrade === undefined) return { made: [], fields: patch };
-    const made = madeWithin(before, 'labourGrade', newGrade);
-    if (made !== undefined) return { made: [], fields: { ...patch, gradeId: made } };
-    const id = newId();
-    return { made: [createOf('labourGrade', id, { name: newGrade })], fields: { ...patch, gradeId: id } };
+    const { id, made } = rowNamed('labourGrade', newGrade, before);
+    return { made, fields: { ...patch, gradeId: id } };
   };
   return {
     update: (step, patch, before) => {

@@ -81,6 +81,9 @@ export function MakeScreen() {
             <Link className="link" to={`${path}/make/grades`}>
               Labour grades
             </Link>
+            <Link className="link" to={`${path}/make/equipment`}>
+              Equipment
+            </Link>
           </>
         }
         empty="What you make, bundle, sell on or do for others belongs here. Type the name of the first one into the empty row."

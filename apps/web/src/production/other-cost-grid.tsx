@@ -1,12 +1,10 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { nextPosition } from '../book/operations.js';
-import { model } from '../book/model.js';
 import { useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
-import { rowsWriter } from '../controls/rows-writer.js';
+import { productRowsWriter } from '../controls/rows-writer.js';
 
 type Row = StoredRow<'otherCost'>;
 
@@ -35,16 +33,6 @@ export function OtherCostGrid({ product }: OtherCostGridProps) {
     ],
     [locale, currency],
   );
-  const writer = useMemo(
-    () =>
-      rowsWriter<Row>('otherCost', {
-        needs: 'name',
-        fixed: (before) => ({
-          productId: product.id,
-          position: nextPosition('otherCost', model.rows.rowsWith('otherCost', 'productId', product.id), before),
-        }),
-      }),
-    [product.id],
-  );
+  const writer = useMemo(() => productRowsWriter<Row>('otherCost', product.id, 'name'), [product.id]);
   return <Grid title="Other costs of it" rows={rows} columns={columns} writer={writer} nameOf={({ name }) => name} />;
 }

@@ -1,15 +1,21 @@
-import { useState } from 'react';
-import { Link } from 'react-router';
+import type { StoredRow } from '@nuvar/book';
+import { Link, useSearchParams } from 'react-router';
 import { useBookPath, useRow } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
 import { useView } from '../engine/use-view.js';
 import { GapList } from '../figures/gap-list.js';
 import { unitWords } from '../figures/format.js';
 import { ConversionsGrid } from '../purchasing/conversions-grid.js';
+import { BatchSizes } from './batch-sizes.js';
 import { BillGrid } from './bill-grid.js';
 import { CostCard } from './cost-card.js';
+import { EquipmentGrid } from './equipment-grid.js';
+import { FrozenCards } from './frozen-cards.js';
 import { LabourGrid } from './labour-grid.js';
 import { OtherCostGrid } from './other-cost-grid.js';
+import { ProductUses } from './product-uses.js';
+import { ScrapGrid } from './scrap-grid.js';
+import { TypedCostGrid } from './typed-cost-grid.js';
 
 export const PRODUCT_KIND_WORDS = {
   made: 'made here',
@@ -18,12 +24,13 @@ export const PRODUCT_KIND_WORDS = {
   service: 'service',
 };
 
+const COSTING_WORDS = { 'bill and steps': 'bill and steps', 'typed totals': 'typed totals (quick product)' };
+
 /** One product: what it is, what goes into it, and beside that what it costs and why. */
 export function ProductDetail({ id }: { id: string }) {
   const product = useRow('product', id);
   const card = useView('card', id);
   const path = useBookPath();
-  const [withoutLabour, setWithoutLabour] = useState(false);
   if (product === undefined) {
     return (
       <section className="detail" aria-label="Product">
@@ -32,7 +39,6 @@ export function ProductDetail({ id }: { id: string }) {
     );
   }
   const unit = unitWords(product.outputUnit);
-  const units = unit === 'piece' ? 'pieces' : unit;
   const fullCost = card?.lines.find((line) => line.id === 'fullCost')?.perUnit;
   return (
     <section className="product" aria-label={product.name}>
@@ -43,33 +49,120 @@ export function ProductDetail({ id }: { id: string }) {
             Set its price
           </Link>
         </header>
-        <div className="fields fields-2">
-          <RowField kind="product" id={id} field="name" />
-          <RowField kind="product" id={id} field="kind" words={PRODUCT_KIND_WORDS} />
-          <RowField kind="product" id={id} field="batchSize" label="One batch starts" suffix={units} />
-          <RowField kind="product" id={id} field="yieldPercent" label="Comes out good" suffix="% (yield)" />
-          <RowField
-            kind="product"
-            id={id}
-            field="plannedUnitsPerMonth"
-            label="Planned sales"
-            suffix={`${units} a month`}
-            placeholder="not yet"
-          />
-          <RowField kind="product" id={id} field="outputUnit" label="Counted in" />
-        </div>
-        <BillGrid product={product} />
-        <LabourGrid product={product} />
-        <OtherCostGrid product={product} />
-        <ConversionsGrid of="product" id={id} baseUnit={product.outputUnit} />
-        <div className="fields">
-          <RowField kind="product" id={id} field="note" />
-        </div>
+        <ProductSides />
+        <ProductSide product={product} />
       </div>
       <div className="product-card">
-        {card && <CostCard card={card} unit={unit} withoutLabour={withoutLabour} setWithoutLabour={setWithoutLabour} />}
+        {card && <CostCard productId={id} card={card} unit={unit} />}
         {fullCost && <GapList gaps={fullCost.gaps} />}
       </div>
     </section>
+  );
+}
+
+/** The sides of a product; which one is shown stands in the address. */
+const SIDES = {
+  recipe: 'What goes into it',
+  about: 'About it',
+  batches: 'Batch sizes',
+  earlier: 'Earlier cards',
+  uses: 'Where used',
+} as const;
+type Side = keyof typeof SIDES;
+
+function useSide(): Side {
+  const side = useSearchParams()[0].get('side') ?? '';
+  return side in SIDES ? (side as Side) : 'recipe';
+}
+
+function ProductSides() {
+  const shown = useSide();
+  const [parameters] = useSearchParams();
+  const addressOf = (side: Side) => {
+    const next = new URLSearchParams(parameters);
+    next.delete('at');
+    if (side === 'recipe') next.delete('side');
+    else next.set('side', side);
+    return `?${next.toString()}`;
+  };
+  return (
+    <nav className="sides" aria-label="Sides of the product">
+      {(Object.keys(SIDES) as Side[]).map((side) => (
+        <Link key={side} to={addressOf(side)} className="side" aria-current={side === shown ? 'page' : undefined}>
+          {SIDES[side]}
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
+function ProductSide({ product }: { readonly product: StoredRow<'product'> }) {
+  switch (useSide()) {
+    case 'about':
+      return <AboutProduct product={product} />;
+    case 'batches':
+      return <BatchSizes product={product} />;
+    case 'earlier':
+      return <FrozenCards product={product} />;
+    case 'uses':
+      return <ProductUses id={product.id} />;
+    case 'recipe':
+      return <Recipe product={product} />;
+  }
+}
+
+function Recipe({ product }: { readonly product: StoredRow<'product'> }) {
+  const { id } = product;
+  const unit = unitWords(product.outputUnit);
+  const units = unit === 'piece' ? 'pieces' : unit;
+  return (
+    <>
+      <div className="fields fields-2">
+        <RowField kind="product" id={id} field="batchSize" label="One batch starts" suffix={units} />
+        <RowField kind="product" id={id} field="yieldPercent" label="Comes out good" suffix="% (yield)" />
+        <RowField
+          kind="product"
+          id={id}
+          field="plannedUnitsPerMonth"
+          label="Planned sales"
+          suffix="a month"
+          placeholder="not yet"
+        />
+        <RowField kind="product" id={id} field="costing" words={COSTING_WORDS} />
+      </div>
+      {product.costing === 'typed totals' ? (
+        <TypedCostGrid product={product} />
+      ) : (
+        <>
+          <BillGrid product={product} />
+          <LabourGrid product={product} />
+          <EquipmentGrid product={product} />
+          <OtherCostGrid product={product} />
+          <ScrapGrid product={product} />
+        </>
+      )}
+    </>
+  );
+}
+
+function AboutProduct({ product }: { readonly product: StoredRow<'product'> }) {
+  const { id } = product;
+  return (
+    <>
+      <div className="fields fields-2">
+        <RowField kind="product" id={id} field="name" />
+        <RowField kind="product" id={id} field="kind" words={PRODUCT_KIND_WORDS} />
+        <RowField kind="product" id={id} field="outputUnit" label="Counted in" />
+        <RowField kind="product" id={id} field="category" />
+        <RowField kind="product" id={id} field="code" />
+        <RowField kind="product" id={id} field="gtin" />
+        <RowField kind="product" id={id} field="tags" placeholder="between commas" />
+        <RowField kind="product" id={id} field="archived" />
+      </div>
+      <ConversionsGrid of="product" id={id} baseUnit={product.outputUnit} />
+      <div className="fields">
+        <RowField kind="product" id={id} field="note" />
+      </div>
+    </>
   );
 }

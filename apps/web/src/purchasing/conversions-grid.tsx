@@ -1,10 +1,11 @@
-import { unitOfMeasure, UNIT_CODES, type Kind, type StoredRow } from '@nuvar/book';
+import { unitOfMeasure, type Kind, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { createOf, updateOf } from '../book/operations.js';
 import { useRowsOf, useSettings } from '../book/use-book.js';
 import { Grid } from '../controls/grid.js';
 import type { Column, GridWriter, InputColumn } from '../controls/grid-model.js';
-import { isRefusal, readAnyQuantity, readUnit, unitChoices } from '../controls/read-field.js';
+import { isRefusal, readAnyQuantity, unitChoices } from '../controls/read-field.js';
+import { knownUnits, readUnit } from '../controls/known-units.js';
 import { removalInBook } from '../controls/rows-writer.js';
 import { typedText, unitWords } from '../figures/format.js';
 
@@ -74,13 +75,13 @@ function conversionColumns(locale: string, baseUnit: string, itemId: string): Co
     type: 'choice',
     blankText: unitWords(usual[id]),
     place: (row) => `${row.id}.${id}`,
-    options: () => unitChoices(UNIT_CODES),
+    options: () => unitChoices(knownUnits()),
     text: (row) => unitWords(row[id]),
     read: (text) => {
-      const found = readUnit(text.trim());
+      const found = readUnit(text);
       return found === undefined
         ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
-        : { patch: { [id]: found.code }, shown: unitWords(found.code) };
+        : { patch: { [id]: found }, shown: unitWords(found) };
     },
   });
   return [

@@ -1,8 +1,9 @@
-import { fieldsOf, UNIT_CODES, unitsThatFit, type StoredRow } from '@nuvar/book';
+import { fieldsOf, unitsThatFit, type StoredRow } from '@nuvar/book';
 import { typedText, unitWords } from '../figures/format.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { isRefusal, readAnyQuantity, readField, unitChoices } from '../controls/read-field.js';
+import { knownUnits } from '../controls/known-units.js';
 import type { MaterialPatch, MaterialRow } from './material-rows.js';
 
 export const MATERIAL_KIND_WORDS = {
@@ -88,7 +89,7 @@ export function materialColumns(
       type: 'choice',
       place: ({ price }) => `${price?.id ?? ''}.packUnit`,
       text: ({ price, material }) => unitWords(price?.packUnit ?? material.baseUnit),
-      options: () => unitChoices(UNIT_CODES),
+      options: () => unitChoices(knownUnits()),
       read: (text) => {
         const reading = unit(text);
         return isRefusal(reading) ? reading : { patch: { packUnit: String(reading.value) }, shown: reading.shown };
@@ -117,7 +118,7 @@ export function materialColumns(
       text: ({ material }) => unitWords(material.baseUnit),
       options: (row) =>
         unitChoices(
-          row?.price?.price == null ? UNIT_CODES : unitsThatFit(row.material.baseUnit).map(({ code }) => code),
+          row?.price?.price == null ? knownUnits() : unitsThatFit(row.material.baseUnit).map(({ code }) => code),
         ),
       read: (text) => {
         const reading = unit(text);

@@ -1,8 +1,8 @@
 import { newId, unitOfMeasure, withoutVersion, type Operation, type StoredRow } from '@nuvar/book';
 import { today } from '../app/today.js';
-import { createOf, madeWithin, updateOf } from '../book/operations.js';
+import { createOf, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
-import { copiedName, removalInBook } from '../controls/rows-writer.js';
+import { copiedName, removalInBook, rowNamed } from '../controls/rows-writer.js';
 import type { GridWriter } from '../controls/grid-model.js';
 
 /** A material with the supplier price that is shown for it, and the name of the supplier. */
@@ -31,14 +31,8 @@ export function shownPrice(prices: readonly StoredRow<'supplierPrice'>[]): Store
   )[0];
 }
 
-/** The id of the supplier of that name, and the operation that makes one where there is none yet. */
-export function supplierOf(name: string, before: readonly Operation[]): { id: string | null; made: Operation[] } {
-  if (name === '') return { id: null, made: [] };
-  const known = model.rows.rowsWith('supplier', 'name', name)[0]?.id ?? madeWithin(before, 'supplier', name);
-  if (known !== undefined) return { id: known, made: [] };
-  const id = newId();
-  return { id, made: [createOf('supplier', id, { name })] };
-}
+/** The supplier of that name, made where there is none yet. */
+export const supplierOf = (name: string, before: readonly Operation[]) => rowNamed('supplier', name, before);
 
 const isSameDimension = (one: string, other: string) =>
   unitOfMeasure(one)?.dimension === unitOfMeasure(other)?.dimension;

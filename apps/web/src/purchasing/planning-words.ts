@@ -5,4 +5,5 @@ export const PLANNING_WORDS: Readonly<Record<PlanningBasis, string>> = {
   latest: 'newest price',
   highest: 'highest price',
   average: 'average price',
+  standard: 'standard price',
 };

@@ -1,4 +1,4 @@
-import { fieldsOf, KIND_LABELS, KINDS_WITH_UNIQUE_NAMES, referrersTo, type Kind } from '../kinds.js';
+import { fieldsOf, KIND_LABELS, KINDS_WITH_UNIQUE_NAMES, referrersTo, UNIT_FIELDS, type Kind } from '../kinds.js';
 import { unitOfMeasure, compareDecimalText } from '../fields/index.js';
 import { problem, type Problem } from '../problem/index.js';
 import type { BillLine, Product } from '../production/index.js';
@@ -18,10 +18,16 @@ export function ruleProblems(book: BookReader, write: Write): Problem[] {
   if (kind === 'settings' && (write.before === null || after === null)) {
     return [problem('settings-stay', { kind, rowId: write.id })];
   }
-  if (after === null) return stillUsed(book, kind, write.before as StoredRow);
+  if (after === null) {
+    const removed = write.before as StoredRow;
+    return kind === 'bookUnit' ? unitStillUsed(book, removed as StoredRow<'bookUnit'>) : stillUsed(book, kind, removed);
+  }
   return [
     ...missingReferences(book, kind, after),
+    ...unknownUnits(book, kind, after),
     ...takenName(book, kind, after),
+    ...(kind === 'bookUnit' ? ownUnitProblems(write.before as StoredRow<'bookUnit'> | null, after) : []),
+    ...(kind === 'equipmentUse' ? equipmentUseProblems(after as StoredRow<'equipmentUse'>) : []),
     ...(kind === 'billLine' ? billLineProblems(book, after as StoredRow<'billLine'>) : []),
     ...(kind === 'itemConversion' ? conversionProblems(after as StoredRow<'itemConversion'>) : []),
     ...(kind === 'product' ? yieldProblems(after as Product) : []),
@@ -50,13 +56,16 @@ function stillUsed(book: BookReader, kind: Kind, removed: StoredRow): Problem[] 
   for (const referrer of referrersTo(kind)) {
     const user = book.rowsWith(referrer.kind, referrer.field, removed.id)[0];
     if (user === undefined) continue;
-    const owner = 'productId' in user && user.productId !== null ? book.row('product', user.productId) : undefined;
-    const userLabel = owner ? rowLabel('product', owner) : rowLabel(referrer.kind, user);
-    return [
-      problem('still-used', { kind, rowId: removed.id, values: { name: rowLabel(kind, removed), user: userLabel } }),
-    ];
+    return [usedIn(book, kind, removed, referrer.kind, user)];
   }
   return [];
+}
+
+function usedIn(book: BookReader, kind: Kind, removed: StoredRow, userKind: Kind, user: object): Problem {
+  const ownerId = fieldValue(user, 'productId');
+  const owner = typeof ownerId === 'string' ? book.row('product', ownerId) : undefined;
+  const label = owner ? rowLabel('product', owner) : rowLabel(userKind, user);
+  return problem('still-used', { kind, rowId: removed.id, values: { name: rowLabel(kind, removed), user: label } });
 }
 
 function takenName(book: BookReader, kind: Kind, row: StoredRow): Problem[] {
@@ -68,8 +77,48 @@ function takenName(book: BookReader, kind: Kind, row: StoredRow): Problem[] {
     : [];
 }
 
+function unknownUnits(book: BookReader, kind: Kind, row: StoredRow): Problem[] {
+  return fieldsOf(kind)
+    .filter((field) => field.type === 'unit')
+    .flatMap((field) => {
+      const code = fieldValue(row, field.name) as string;
+      const isKnown = unitOfMeasure(code) !== undefined || book.rowsWith('bookUnit', 'name', code).some(isNamed(code));
+      return isKnown
+        ? []
+        : [problem('unknown-unit', { kind, rowId: row.id, field: field.name, values: { unit: code } })];
+    });
+}
+
+const isNamed = (name: string) => (row: object) => fieldValue(row, 'name') === name;
+
+function ownUnitProblems(before: StoredRow<'bookUnit'> | null, after: StoredRow): Problem[] {
+  const name = fieldValue(after, 'name') as string;
+  const at = { kind: 'bookUnit', rowId: after.id, field: 'name' } as const;
+  if (before !== null && before.name !== name) return [problem('unit-name-stays', at)];
+  return unitOfMeasure(name) === undefined ? [] : [problem('unit-is-known', { ...at, values: { unit: name } })];
+}
+
+function unitStillUsed(book: BookReader, removed: StoredRow<'bookUnit'>): Problem[] {
+  for (const { kind, field } of UNIT_FIELDS) {
+    const user = book.rowsWith(kind, field, removed.name)[0];
+    if (user !== undefined) return [usedIn(book, 'bookUnit', removed, kind, user)];
+  }
+  return [];
+}
+
+function equipmentUseProblems({ id, equipmentId, runId, basis }: StoredRow<'equipmentUse'>): Problem[] {
+  const at = { kind: 'equipmentUse', rowId: id } as const;
+  if (equipmentId !== null && runId !== null)
+    return [problem('use-needs-one-machine', { ...at, field: 'equipmentId' })];
+  if (equipmentId === null && runId === null) return [];
+  return (basis === 'space per unit') === (runId !== null)
+    ? []
+    : [problem('space-needs-a-run', { ...at, field: 'basis' })];
+}
+
 function billLineProblems(book: BookReader, line: BillLine): Problem[] {
-  if ((line.materialId === null) === (line.componentId === null)) {
+  const named = [line.materialId !== null, line.componentId !== null, line.text !== ''].filter(Boolean).length;
+  if (named !== 1) {
     return [problem('line-needs-one-item', { kind: 'billLine', rowId: line.id, field: 'materialId' })];
   }
   if (line.componentId === null) return [];
@@ -90,7 +139,8 @@ function conversionProblems({ id, materialId, productId, unit, equalUnit }: Stor
   if ((materialId === null) === (productId === null)) {
     return [problem('conversion-needs-one-item', { ...at, field: 'materialId' })];
   }
-  const isFixed = unitOfMeasure(unit)?.dimension === unitOfMeasure(equalUnit)?.dimension;
+  const [dimension, other] = [unit, equalUnit].map((code) => unitOfMeasure(code)?.dimension);
+  const isFixed = dimension === undefined ? unit === equalUnit : dimension === other;
   return isFixed
     ? [problem('conversion-has-a-fixed-way', { ...at, field: 'equalUnit', values: { unit, equalUnit } })]
     : [];

@@ -12,7 +12,7 @@ import {
   type ValidationOptions,
 } from 'class-validator';
 import { compareDecimalText, isDecimalText } from './decimal-text.js';
-import { UNIT_CODES } from './units.js';
+import { isGtin } from './gtin.js';
 
 /**
  * What is known about a field beside its TypeScript type. One decorator states the validation and this description, so
@@ -147,14 +147,24 @@ export const Choice = (choices: readonly string[], options: FieldOptions) =>
     (more) => IsIn([...choices], { ...more, message: `${options.label} must be one of: ${choices.join(', ')}.` }),
   ]);
 
-/** A unit of measure that Nuvar knows. */
+/** A unit of measure: one that Nuvar knows, or by its name one of the book's own, which a rule of the book looks up. */
 export const UnitCode = (options: FieldOptions) =>
   field({ type: 'unit', label: options.label }, options, [
-    (more) =>
-      IsIn([...UNIT_CODES], {
-        ...more,
-        message: `${options.label} is not a unit that is known here. Known are: ${UNIT_CODES.join(', ')}.`,
-      }),
+    check('unit', `${options.label} must be a unit such as kg or each.`, (value) => isUnitText(value)),
+  ]);
+
+const isUnitText = (value: unknown) =>
+  typeof value === 'string' && value.length > 0 && value.length <= 40 && value === value.trim();
+
+/** A Global Trade Item Number, or nothing. */
+export const Gtin = (options: FieldOptions) =>
+  field({ type: 'text', label: options.label }, options, [
+    check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
+    check(
+      'gtin',
+      `${options.label} has 8, 12, 13 or 14 digits, of which the last is a check digit; this one does not fit.`,
+      (value) => typeof value !== 'string' || value === '' || isGtin(value),
+    ),
   ]);
 
 /** A currency by its ISO 4217 code. */

@@ -83,7 +83,7 @@ describe('every kind of row', () => {
       { validFrom: '26-02-01' },
       { currency: 'EURO' },
       { currency: 'XXY' },
-      { packUnit: 'stone' },
+      { packUnit: '' },
     ]) {
       expect(validateRow('supplierPrice', { ...price, ...change }), JSON.stringify(change)).toHaveLength(1);
     }

@@ -5,7 +5,7 @@
  * (1 lb = 0.45359237 kg, 1 in = 25.4 mm); 1 US gallon = 231 cubic inches; 1 imperial gallon = 4.54609 l
  * (UK Weights and Measures Act 1985). Each size is an exact decimal.
  */
-export type Dimension = 'mass' | 'volume' | 'length' | 'area' | 'count' | 'time';
+export type Dimension = 'mass' | 'volume' | 'length' | 'area' | 'count' | 'time' | 'energy';
 
 export interface UnitOfMeasure {
   /** How rows name it. */
@@ -13,7 +13,7 @@ export interface UnitOfMeasure {
   /** How it is read aloud, in the plural. */
   readonly label: string;
   readonly dimension: Dimension;
-  /** Size in grams, millilitres, metres, square metres, pieces or hours. */
+  /** Size in grams, millilitres, metres, square metres, pieces, hours or joules. */
   readonly size: string;
   /** Where the size is one base unit divided by a whole number (a minute is an hour / 60), that number. */
   readonly dividedBy?: string;
@@ -29,15 +29,23 @@ export const UNITS: readonly UnitOfMeasure[] = [
   unit('t', 'tonnes', 'mass', '1000000'),
   unit('oz', 'ounces', 'mass', '28.349523125'),
   unit('lb', 'pounds', 'mass', '453.59237'),
+  unit('US ton', 'short tons', 'mass', '907184.74'),
+  unit('imp ton', 'long tons', 'mass', '1016046.9088'),
   unit('ml', 'millilitres', 'volume', '1'),
   unit('cl', 'centilitres', 'volume', '10'),
+  unit('dl', 'decilitres', 'volume', '100'),
   unit('l', 'litres', 'volume', '1000'),
   unit('m³', 'cubic metres', 'volume', '1000000'),
   unit('US fl oz', 'US fluid ounces', 'volume', '29.5735295625'),
+  unit('US tsp', 'US teaspoons', 'volume', '4.92892159375'),
+  unit('US tbsp', 'US tablespoons', 'volume', '14.78676478125'),
+  unit('US cup', 'US cups', 'volume', '236.5882365'),
   unit('US pt', 'US liquid pints', 'volume', '473.176473'),
+  unit('US qt', 'US liquid quarts', 'volume', '946.352946'),
   unit('US gal', 'US gallons', 'volume', '3785.411784'),
   unit('imp fl oz', 'imperial fluid ounces', 'volume', '28.4130625'),
   unit('imp pt', 'imperial pints', 'volume', '568.26125'),
+  unit('imp qt', 'imperial quarts', 'volume', '1136.5225'),
   unit('imp gal', 'imperial gallons', 'volume', '4546.09'),
   unit('mm', 'millimetres', 'length', '0.001'),
   unit('cm', 'centimetres', 'length', '0.01'),
@@ -45,15 +53,23 @@ export const UNITS: readonly UnitOfMeasure[] = [
   unit('in', 'inches', 'length', '0.0254'),
   unit('ft', 'feet', 'length', '0.3048'),
   unit('yd', 'yards', 'length', '0.9144'),
+  unit('mm²', 'square millimetres', 'area', '0.000001'),
   unit('cm²', 'square centimetres', 'area', '0.0001'),
   unit('m²', 'square metres', 'area', '1'),
+  unit('ha', 'hectares', 'area', '10000'),
   unit('in²', 'square inches', 'area', '0.00064516'),
   unit('ft²', 'square feet', 'area', '0.09290304'),
+  unit('yd²', 'square yards', 'area', '0.83612736'),
   unit('each', 'pieces', 'count', '1'),
   unit('pair', 'pairs', 'count', '2'),
   unit('dozen', 'dozens', 'count', '12'),
+  unit('gross', 'gross', 'count', '144'),
+  unit('ream', 'reams of 500', 'count', '500'),
   unit('min', 'minutes', 'time', '1', '60'),
   unit('h', 'hours', 'time', '1'),
+  unit('Wh', 'watt-hours', 'energy', '3600'),
+  unit('kWh', 'kilowatt-hours', 'energy', '3600000'),
+  unit('MJ', 'megajoules', 'energy', '1000000'),
 ];
 
 const BY_CODE = new Map(UNITS.map((entry) => [entry.code, entry]));

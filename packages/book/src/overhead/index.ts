@@ -1,1 +1,1 @@
-export { RunningCost, RHYTHMS, type Rhythm } from './running-cost.js';
+export { RunningCost, RHYTHMS, RUNNING_COST_POOLS, type Rhythm, type RunningCostPool } from './running-cost.js';

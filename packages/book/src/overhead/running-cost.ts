@@ -3,6 +3,9 @@ import { Choice, Day, DecimalText, Name, Row, WholeNumber } from '../fields/inde
 export const RHYTHMS = ['day', 'week', 'month', 'quarter', 'year', 'one-off'] as const;
 export type Rhythm = (typeof RHYTHMS)[number];
 
+export const RUNNING_COST_POOLS = ['production', 'non-production'] as const;
+export type RunningCostPool = (typeof RUNNING_COST_POOLS)[number];
+
 /** A cost that comes whether or not anything is made: rent, insurance, a subscription, a repair. */
 export class RunningCost extends Row {
   @Name({ label: 'Name' })
@@ -16,6 +19,10 @@ export class RunningCost extends Row {
 
   @Choice(RHYTHMS, { label: 'Comes every' })
   rhythm: Rhythm = 'month';
+
+  /** Production cost keeps the making going; the rest (selling, office) enters full cost only. */
+  @Choice(RUNNING_COST_POOLS, { label: 'Belongs to' })
+  pool: RunningCostPool = 'production';
 
   /** For a one-off: the months over which it is spread. */
   @WholeNumber({ label: 'Spread over months', from: 1, to: 1200, nullable: true })

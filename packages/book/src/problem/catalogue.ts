@@ -14,7 +14,12 @@ export const PROBLEMS = {
   'unknown-reference': [422, '{label} points to a {target} that is not in this book.'],
   'still-used': [422, '{name} cannot be removed: it is still used in {user}.'],
   'name-taken': [422, 'There is already a {kind} called "{name}".'],
-  'line-needs-one-item': [422, 'A bill line needs either a material or a component, and not both.'],
+  'line-needs-one-item': [422, 'A bill line needs a material, a component, or a text to be linked later: one of them.'],
+  'unknown-unit': [422, '"{unit}" is not a unit that is known in this book.'],
+  'unit-is-known': [422, '"{unit}" is a unit that everybody knows; a unit of the book needs a name of its own.'],
+  'unit-name-stays': [422, 'A unit of the book cannot be renamed. Add another and use that.'],
+  'use-needs-one-machine': [422, 'A use of equipment is of one machine, or of one shared run, and not of both.'],
+  'space-needs-a-run': [422, 'Space goes with a shared run, and time with a machine.'],
   'conversion-needs-one-item': [422, 'A conversion belongs to either a material or a product, and not to both.'],
   'conversion-has-a-fixed-way': [
     422,

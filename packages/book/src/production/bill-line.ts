@@ -1,4 +1,4 @@
-import { Choice, DecimalText, Reference, Row, UnitCode, WholeNumber } from '../fields/index.js';
+import { Choice, DecimalText, Reference, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
 
 export const BILL_LINE_BASES = ['batch', 'started unit', 'good unit'] as const;
 export type BillLineBasis = (typeof BILL_LINE_BASES)[number];
@@ -16,6 +16,10 @@ export class BillLine extends Row {
 
   @Reference('product', { label: 'Component', goesWithTarget: false, nullable: true })
   componentId: string | null = null;
+
+  /** What was typed, as long as it is not linked to a material or a component. */
+  @Text({ label: 'Item' })
+  text = '';
 
   /** Net quantity: what ends up in the product. */
   @DecimalText({ label: 'Quantity', from: '0', to: '1000000000', nullable: true })

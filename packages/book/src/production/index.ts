@@ -1,5 +1,13 @@
 export { BillLine, BILL_LINE_BASES, type BillLineBasis } from './bill-line.js';
+export { CandidateBatch } from './candidate-batch.js';
+export { Equipment } from './equipment.js';
+export { EMPTY_SPACE_RULES, EquipmentRun, type EmptySpaceRule } from './equipment-run.js';
+export { EQUIPMENT_USE_BASES, EquipmentUse, type EquipmentUseBasis } from './equipment-use.js';
+export { FrozenCard } from './frozen-card.js';
+export { FrozenLine } from './frozen-line.js';
 export { LabourGrade } from './labour-grade.js';
 export { LabourStep, LABOUR_TIME_BASES, type LabourTimeBasis } from './labour-step.js';
 export { OtherCost, OTHER_COST_BASES, type OtherCostBasis } from './other-cost.js';
-export { Product, PRODUCT_KINDS, type ProductKind } from './product.js';
+export { COSTINGS, Product, PRODUCT_KINDS, type Costing, type ProductKind } from './product.js';
+export { RecoveredScrap } from './recovered-scrap.js';
+export { TypedCost, TYPED_ELEMENTS, type TypedElement } from './typed-cost.js';

@@ -24,6 +24,10 @@ export class LabourStep extends Row {
   @DecimalText({ label: 'Time', from: '0', to: '1000000', nullable: true })
   time: string | null = null;
 
+  /** What each batch takes once before the first unit, whatever its size. */
+  @DecimalText({ label: 'Set-up, min a batch', from: '0', to: '1000000' })
+  setUpMinutes = '0';
+
   /** People at work in this step at the same time. */
   @DecimalText({ label: 'People', above: '0', to: '1000' })
   people = '1';

@@ -1,7 +1,10 @@
-import { Choice, DecimalText, Name, Row, Text, UnitCode } from '../fields/index.js';
+import { Choice, DecimalText, Flag, Gtin, Name, Row, Text, UnitCode } from '../fields/index.js';
 
 export const PRODUCT_KINDS = ['made', 'bundle', 'resale', 'service'] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
+
+export const COSTINGS = ['bill and steps', 'typed totals'] as const;
+export type Costing = (typeof COSTINGS)[number];
 
 /** Something that is sold, or made to go into what is sold. */
 export class Product extends Row {
@@ -26,6 +29,28 @@ export class Product extends Row {
   /** Good units as a percentage of the units started. */
   @DecimalText({ label: 'Yield', above: '0', to: '10000' })
   yieldPercent = '100';
+
+  /** Worked out from its bill and its steps, or typed as totals by element until somebody details it. */
+  @Choice(COSTINGS, { label: 'Costed by' })
+  costing: Costing = 'bill and steps';
+
+  @Text({ label: 'Code' })
+  code = '';
+
+  /** Global Trade Item Number with its check digit. */
+  @Gtin({ label: 'GTIN' })
+  gtin = '';
+
+  @Text({ label: 'Category' })
+  category = '';
+
+  /** Words by which it is found, between commas. */
+  @Text({ label: 'Tags' })
+  tags = '';
+
+  /** No longer made or sold, and kept because something still refers to it. */
+  @Flag({ label: 'Archived' })
+  archived = false;
 
   @Text({ label: 'Note' })
   note = '';

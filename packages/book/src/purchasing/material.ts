@@ -1,8 +1,11 @@
-import { Choice, DecimalText, Name, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
+import { Choice, DecimalText, Flag, Name, Reference, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
 import { PLANNING_BASES, type PlanningBasis } from './planning-basis.js';
 
 export const MATERIAL_KINDS = ['ingredient', 'packaging', 'resale'] as const;
 export type MaterialKind = (typeof MATERIAL_KINDS)[number];
+
+export const LANDED_ADD_ON_BASES = ['percent', 'amount per base unit'] as const;
+export type LandedAddOnBasis = (typeof LANDED_ADD_ON_BASES)[number];
 
 /** Anything that is bought: an ingredient or component, packaging, or goods for resale. */
 export class Material extends Row {
@@ -27,6 +30,31 @@ export class Material extends Row {
   /** What is put on top of the price, as a percentage of it; where empty, as the book says. */
   @DecimalText({ label: 'Buffer', from: '0', to: '1000', nullable: true })
   bufferPercent: string | null = null;
+
+  /** The supplier whose prices count first; where empty, anybody's. */
+  @Reference('supplier', { label: 'Preferred supplier', goesWithTarget: false, nullable: true })
+  preferredSupplierId: string | null = null;
+
+  /** What it costs to get it here, on top of a listed price, until shipments say it. */
+  @DecimalText({ label: 'Landed add-on', from: '0', to: '1000000', nullable: true })
+  landedAddOn: string | null = null;
+
+  @Choice(LANDED_ADD_ON_BASES, { label: 'Add-on is' })
+  landedAddOnBasis: LandedAddOnBasis = 'percent';
+
+  @Text({ label: 'Code' })
+  code = '';
+
+  @Text({ label: 'Category' })
+  category = '';
+
+  /** Words by which it is found, between commas. */
+  @Text({ label: 'Tags' })
+  tags = '';
+
+  /** No longer in use, and kept because something still refers to it. */
+  @Flag({ label: 'Archived' })
+  archived = false;
 
   @Text({ label: 'Note' })
   note = '';

@@ -1,4 +1,4 @@
-import { CurrencyCode, Day, DecimalText, Reference, Row, UnitCode } from '../fields/index.js';
+import { CurrencyCode, Day, DecimalText, Reference, Row, Text, UnitCode } from '../fields/index.js';
 
 /** What a supplier asks for a pack of a material, from a day on. */
 export class SupplierPrice extends Row {
@@ -22,4 +22,16 @@ export class SupplierPrice extends Row {
 
   @Day({ label: 'Valid from' })
   validFrom!: string;
+
+  /** The fewest packs that the supplier sends. */
+  @DecimalText({ label: 'Smallest order, packs', above: '0', to: '1000000000', nullable: true })
+  minimumOrder: string | null = null;
+
+  /** The packs that were ordered at this price, where it is known: an average of prices weighs by it. */
+  @DecimalText({ label: 'Ordered, packs', above: '0', to: '1000000000', nullable: true })
+  orderedPacks: string | null = null;
+
+  /** The supplier's own number of the article. */
+  @Text({ label: "Supplier's code" })
+  supplierCode = '';
 }

@@ -1,16 +1,30 @@
 import type { RowsByKind } from '@nuvar/book';
-import { fullCost, openDays, overhead, runningCost } from '../overhead/index.js';
-import { breakEvenOfBook, breakEvenOfShare, candidateSale, coverage } from '../planning/index.js';
+import { frozenComparison, fullBatchCost, fullCost, openDays, overhead, runningCost } from '../overhead/index.js';
+import {
+  batchParts,
+  breakEvenOfBook,
+  breakEvenOfShare,
+  candidateBatch,
+  candidateSale,
+  coverage,
+} from '../planning/index.js';
 import {
   batch,
+  equipmentRate,
+  equipmentUseCost,
   labourHours,
   labourRate,
   labourStepCost,
   lineCost,
+  lossCost,
   otherCost,
+  ownersLabour,
   productCost,
+  recoveredScrap,
+  runCost,
+  typedCosts,
 } from '../production/index.js';
-import { listedPrice, materialPrice, priceInUnits } from '../purchasing/index.js';
+import { exchangeRate, listedPrice, materialPrice, priceInUnits } from '../purchasing/index.js';
 import { pricePoint } from '../selling/index.js';
 import type { Calculation } from './calculation.js';
 import { beginEvaluation, type Evaluation } from './evaluation.js';
@@ -18,6 +32,7 @@ import type { Override } from './sources.js';
 
 /** Every calculation whose figures can be asked for by key. */
 const CALCULATIONS: readonly Calculation<unknown>[] = [
+  exchangeRate,
   listedPrice,
   materialPrice,
   priceInUnits,
@@ -27,16 +42,27 @@ const CALCULATIONS: readonly Calculation<unknown>[] = [
   labourHours,
   lineCost,
   otherCost,
+  recoveredScrap,
+  typedCosts,
+  equipmentRate,
+  runCost,
+  equipmentUseCost,
   productCost,
+  ownersLabour,
+  lossCost,
   openDays,
   runningCost,
   overhead,
   fullCost,
+  fullBatchCost,
   pricePoint,
   candidateSale,
   breakEvenOfBook,
   breakEvenOfShare,
   coverage,
+  batchParts,
+  candidateBatch,
+  frozenComparison,
 ];
 
 /**

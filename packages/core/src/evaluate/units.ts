@@ -11,6 +11,9 @@ export const DAY = unit('day');
 export const HOUR = unit('h');
 export const MINUTE = unit('min');
 export const ORDER = unit('order');
+export const RUN = unit('run');
+/** Space in a shared run, in whatever it is counted by. */
+export const PLACE = unit('place');
 
 const currencyCode: Calculation<string> = {
   name: 'currency',

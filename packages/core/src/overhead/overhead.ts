@@ -1,3 +1,4 @@
+import type { RunningCostPool } from '@nuvar/book';
 import { HOUR, MONTH, money } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
 import { choice, constant, difference, gap, isWhole, product, quotient, sum, type Figure } from '../figure/index.js';
@@ -13,6 +14,9 @@ export interface Overhead {
   readonly plannedHours: Figure;
   readonly basis: Figure;
   readonly rate: Figure;
+  /** The parts of the rate that keep production going, and the rest. */
+  readonly productionRate: Figure;
+  readonly nonProductionRate: Figure;
   readonly sharedOut: Figure;
   readonly notSharedOut: Figure;
 }
@@ -31,16 +35,28 @@ export const overhead: Calculation<Overhead> = {
       'Labour hours that the planned units of all products need in a month, those inside components included.',
     basis: 'The labour hours over which the running costs are shared out.',
     rate: 'How much of the running costs falls on one labour hour (overhead absorption rate).',
+    productionRate: 'How much of the running costs of production falls on one labour hour.',
+    nonProductionRate: 'How much of the other running costs (selling, office) falls on one labour hour.',
     sharedOut: 'What the planned units carry of the running costs in a month.',
     notSharedOut:
       'What no planned unit carries of the running costs (idle capacity; below zero: more is shared out than there is).',
   },
   work(sheet) {
-    const perMonth = sheet.all('runningCost').map((row) => sheet.read(runningCost, row.id).perMonth);
-    const total = sum('Running costs per month', money(sheet).per(MONTH), perMonth);
+    const ofPool = (name: string, pool: RunningCostPool) =>
+      sum(
+        name,
+        money(sheet).per(MONTH),
+        sheet
+          .all('runningCost')
+          .filter((row) => row.pool === pool)
+          .map((row) => sheet.read(runningCost, row.id).perMonth),
+      );
+    const production = ofPool('Production overhead per month', 'production');
+    const nonProduction = ofPool('Non-production overhead per month', 'non-production');
+    const total = sum('Running costs per month', production.unit, [production, nonProduction]);
     const plannedHours = sum('Planned labour hours per month', HOUR.per(MONTH), plannedHoursByProduct(sheet));
     const basis = absorptionBasis(sheet, plannedHours);
-    const rate = absorptionRate(sheet, total, basis);
+    const rate = absorptionRate(sheet, 'Running costs per labour hour', total, basis);
     const sharedOut = product('Shared out per month', rate, plannedHours);
     return {
       total,
@@ -48,6 +64,8 @@ export const overhead: Calculation<Overhead> = {
       plannedHours,
       basis,
       rate,
+      productionRate: absorptionRate(sheet, 'Production overhead per labour hour', production, basis),
+      nonProductionRate: absorptionRate(sheet, 'Non-production overhead per labour hour', nonProduction, basis),
       sharedOut,
       notSharedOut: difference('Not shared out per month', total, sharedOut),
     };
@@ -70,8 +88,7 @@ function plannedHoursByProduct(sheet: Sheet): Figure[] {
 }
 
 /** Running costs per labour hour. Where there are none to share out, nothing falls on an hour, and no hours are asked for. */
-function absorptionRate(sheet: Sheet, total: Figure, basis: Figure): Figure {
-  const name = 'Running costs per labour hour';
+function absorptionRate(sheet: Sheet, name: string, total: Figure, basis: Figure): Figure {
   if (isWhole(total) && total.amount.isZero()) {
     const nothing = constant('Nothing to share out', '0', total.unit.per(basis.unit), 'no running costs');
     return choice(name, nothing, 'there are no running costs to share out');

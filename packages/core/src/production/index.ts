@@ -1,6 +1,15 @@
 export { batch } from './batch.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
+export { equipmentRate } from './equipment-rate.js';
+export { runCost } from './equipment-run.js';
+export { equipmentUseCost } from './equipment-use.js';
 export { labourHours } from './labour-hours.js';
 export { labourRate } from './labour-rate.js';
 export { labourStepCost } from './labour-step-cost.js';
-export { lineCost, otherCost, productCost, type ProductCost } from './product-cost.js';
+export { itemOf } from './line-quantity.js';
+export { lossCost } from './loss-cost.js';
+export { otherCost } from './other-cost.js';
+export { ownersLabour } from './owners-labour.js';
+export { lineCost, productCost, type ProductCost } from './product-cost.js';
+export { recoveredScrap } from './recovered-scrap.js';
+export { typedCosts } from './typed-costs.js';

@@ -6,6 +6,7 @@ import { batch } from './batch.js';
 import { componentLines, isInLoop } from './component-loops.js';
 import { labourStepCost } from './labour-step-cost.js';
 import { itemOf, lineQuantity } from './line-quantity.js';
+import { typedCosts } from './typed-costs.js';
 
 /**
  * Labour hours in one good unit of a product, those inside its components included. Kept apart from its cost, so that
@@ -25,6 +26,7 @@ export const labourHours: Calculation<{ perUnit: Figure }> = {
           gap('component-loop', null, { subject }),
         ),
       };
+    if (row?.costing === 'typed totals') return { perUnit: sheet.read(typedCosts, productId).hours };
     const own = sheet.idsOf('labourStep', 'productId', productId).map((id) => sheet.read(labourStepCost, id).hours);
     const inside = sheet.read(componentLines, productId).flatMap(({ lineId, componentId }) => {
       const line = sheet.row('billLine', lineId);

@@ -1,17 +1,27 @@
 import type { RowOf } from '@nuvar/book';
 import { BATCH, HOUR, MINUTE, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { gap, missing, product, quotient, type Figure } from '../figure/index.js';
+import { gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
 import { NUMBER, unit } from '../quantity/index.js';
 import { converted } from '../purchasing/index.js';
 import { batch } from './batch.js';
 import { labourRate } from './labour-rate.js';
 
+/** What a labour step takes for one batch. */
+export interface LabourStepCost {
+  readonly hours: Figure;
+  readonly cost: Figure;
+  /** The paid hours that a batch takes whatever its size, and their cost; null where there are none. */
+  readonly fixedHours: Figure | null;
+  readonly fixedCost: Figure | null;
+}
+
 /**
  * The paid hours of one labour step in a batch, and their cost. Hours = minutes per batch, or minutes per started unit
- * x units started, or units started / units per hour; times the people at work. Cost = hours x labour rate.
+ * x units started, or units started / units per hour; and the set-up, once a batch; times the people at work. Cost = hours
+ * x labour rate.
  */
-export const labourStepCost: Calculation<{ hours: Figure; cost: Figure }> = {
+export const labourStepCost: Calculation<LabourStepCost> = {
   name: 'labourStep',
   meanings: {
     hours: 'Paid hours that this step takes for one batch, all people together.',
@@ -25,12 +35,21 @@ export const labourStepCost: Calculation<{ hours: Figure; cost: Figure }> = {
       return {
         hours: missing({ name: 'Hours', unit: HOUR.per(BATCH) }, gone),
         cost: missing({ name: 'Labour', unit: costUnit }, gone),
+        fixedHours: null,
+        fixedCost: null,
       };
     }
     const subject = step.name;
     const people = sheet.input('labourStep', step, 'people', { name: 'People', subject, unit: NUMBER });
-    const taken = teamHours(sheet, step);
-    const hours = step.people === '1' ? taken : product({ name: 'Paid hours per batch', subject }, taken, people);
+    const paid = (taken: Figure, name: string) =>
+      step.people === '1' ? taken : product({ name, subject }, taken, people);
+    const setUp = setUpHours(sheet, step);
+    const running = teamHours(sheet, step);
+    const taken =
+      setUp === null ? running : sum({ name: 'Hours with set-up', subject }, running.unit, [setUp, running]);
+    const hours = paid(taken, 'Paid hours per batch');
+    const whateverItsSize = step.timeBasis === 'minutes per batch' ? taken : setUp;
+    const fixedHours = whateverItsSize && paid(whateverItsSize, 'Paid hours of any batch');
     if (step.gradeId === null) {
       const owner = sheet.row('product', step.productId)?.name ?? 'a product';
       const reason = gap(
@@ -38,11 +57,28 @@ export const labourStepCost: Calculation<{ hours: Figure; cost: Figure }> = {
         { kind: 'labourStep', id: stepId, field: 'gradeId' },
         { step: subject, subject: owner },
       );
-      return { hours, cost: missing({ name: 'Labour', subject, unit: costUnit }, reason, [hours]) };
+      const cost = missing({ name: 'Labour', subject, unit: costUnit }, reason, [hours]);
+      return { hours, cost, fixedHours, fixedCost: fixedHours && cost };
     }
-    return { hours, cost: product({ name: 'Labour', subject }, hours, sheet.read(labourRate, step.gradeId).perHour) };
+    const { perHour } = sheet.read(labourRate, step.gradeId);
+    return {
+      hours,
+      cost: product({ name: 'Labour', subject }, hours, perHour),
+      fixedHours,
+      fixedCost: fixedHours && product({ name: 'Labour of any batch', subject }, fixedHours, perHour),
+    };
   },
 };
+
+function setUpHours(sheet: Sheet, step: RowOf<'labourStep'>): Figure | null {
+  if (step.setUpMinutes === '0') return null;
+  const minutes = sheet.input('labourStep', step, 'setUpMinutes', {
+    name: 'Set-up per batch',
+    subject: step.name,
+    unit: MINUTE.per(BATCH),
+  });
+  return converted(minutes, 'min', 'h');
+}
 
 function teamHours(sheet: Sheet, step: RowOf<'labourStep'>): Figure {
   const owner = sheet.row('product', step.productId);
@@ -53,6 +89,7 @@ function teamHours(sheet: Sheet, step: RowOf<'labourStep'>): Figure {
   const time = (name: string, timeUnit: typeof HOUR) =>
     sheet.input('labourStep', step, 'time', { name, subject, unit: timeUnit, whenEmpty });
   const { started } = sheet.read(batch, step.productId);
+
   if (step.timeBasis === 'units per hour') {
     const perHour = time('Units per hour', output.per(HOUR));
     return quotient(

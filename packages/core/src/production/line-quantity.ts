@@ -9,16 +9,26 @@ import { batch } from './batch.js';
 /** What a bill line points to, and what one unit of it costs where it is bought. */
 export interface LineItem extends PurchasedItem {
   readonly perBaseUnit: Figure | null;
+  /** What it costs to get one of these units here, apart from that price; null where nothing is said of it. */
+  readonly landedPerBaseUnit: Figure | null;
 }
 
 /** The material or component of a line, or undefined where it is missing. */
 export function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | undefined {
   if (line.materialId !== null) {
-    const { item, perBaseUnit } = sheet.read(materialPrice, line.materialId);
-    return item === null ? undefined : { ...item, perBaseUnit };
+    const { item, listed, landed } = sheet.read(materialPrice, line.materialId);
+    return item === null ? undefined : { ...item, perBaseUnit: listed, landedPerBaseUnit: landed };
   }
   const component = line.componentId === null ? undefined : sheet.row('product', line.componentId);
-  return component && { name: component.name, unit: component.outputUnit, isPackaging: false, perBaseUnit: null };
+  return (
+    component && {
+      name: component.name,
+      unit: component.outputUnit,
+      isPackaging: false,
+      perBaseUnit: null,
+      landedPerBaseUnit: null,
+    }
+  );
 }
 
 /**

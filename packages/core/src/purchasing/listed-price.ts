@@ -1,44 +1,57 @@
-import { compareDecimalText, type RowOf } from '@nuvar/book';
+import type { RowOf } from '@nuvar/book';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import { bookCurrency, money } from '../evaluate/units.js';
-import { gap, missing, quotient, type Figure, type Gap } from '../figure/index.js';
+import { gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
 import { unit, unitWord } from '../quantity/index.js';
 import { convertedFor } from './converted.js';
+import { exchangeRate } from './exchange-rate.js';
+
+/** A supplier price brought to one base unit. */
+export interface ListedPrice {
+  readonly perBaseUnit: Figure;
+  /** What is in a pack, in base units; null where no way leads there. */
+  readonly pack: Figure | null;
+}
 
 /**
- * What one base unit of a material costs at one supplier price: pack price / (pack quantity in base units), in the book's
- * currency per base unit, unrounded. Gaps: no price, no exchange rate, a pack unit that does not reach the base unit.
+ * What one base unit of a material costs at one supplier price: pack price x exchange rate at the price's date / (pack
+ * quantity in base units), in the book's currency per base unit, unrounded. Gaps: no price, no exchange rate, a pack unit that does not reach the base unit.
  */
-export const listedPrice: Calculation<{ perBaseUnit: Figure }> = {
+export const listedPrice: Calculation<ListedPrice> = {
   name: 'listedPrice',
-  meanings: { perBaseUnit: 'What one base unit of the material costs at this supplier price.' },
+  meanings: {
+    perBaseUnit: 'What one base unit of the material costs at this supplier price.',
+    pack: 'How much is in one pack.',
+  },
   work(sheet, priceId) {
     const price = sheet.row('supplierPrice', priceId);
     const material = price && sheet.row('material', price.materialId);
     const subject = material?.name ?? 'this material';
     const leaf = { name: 'Price per base unit', subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
-    const none = (reason: Gap) => ({ perBaseUnit: missing(leaf, reason) });
+    const none = (reason: Gap) => ({ perBaseUnit: missing(leaf, reason), pack: null });
     if (price === undefined || material === undefined) return none(gap('row-missing', null, { subject }));
-    const currency = bookCurrency(sheet);
-    const place = { kind: 'supplierPrice', id: price.id, field: 'price' } as const;
-    if (price.currency !== currency) {
-      const values = { subject, currency: price.currency, bookCurrency: currency };
-      return none(gap('no-exchange-rate', { ...place, field: 'currency' }, values));
-    }
-    const paid = sheet.input('supplierPrice', price, 'price', {
-      name: 'Pack price',
-      subject,
-      unit: money(sheet),
-      whenEmpty: () => gap('no-price', place, { subject }),
-    });
+    const paid = packPrice(sheet, price, subject);
     const pack = packInBaseUnits(sheet, price, material);
     if (pack === null) {
       const values = { subject, from: unitWord(price.packUnit), to: unitWord(material.baseUnit) };
       return none(gap('no-pack-conversion', { kind: 'material', id: material.id, field: 'conversions' }, values));
     }
-    return { perBaseUnit: quotient({ name: leaf.name, subject }, paid, pack) };
+    return { perBaseUnit: quotient({ name: leaf.name, subject }, paid, pack), pack };
   },
 };
+
+/** The pack price in the book's currency. */
+function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string): Figure {
+  const paid = sheet.input('supplierPrice', price, 'price', {
+    name: 'Pack price',
+    subject,
+    unit: unit(price.currency),
+    whenEmpty: () => gap('no-price', { kind: 'supplierPrice', id: price.id, field: 'price' }, { subject }),
+  });
+  if (price.currency === bookCurrency(sheet)) return paid;
+  const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);
+  return product({ name: `Pack price in ${bookCurrency(sheet)}`, subject }, paid, rate);
+}
 
 function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: RowOf<'material'>): Figure | null {
   const packed = sheet.input('supplierPrice', price, 'packQuantity', {
@@ -55,18 +68,22 @@ function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: 
   );
 }
 
-/** The prices of a material that are valid on or before the day of the evaluation, newest first; ties: the cheaper. */
+/**
+ * The prices of a material that are valid on or before the day of the evaluation, newest first; of those of one day the
+ * cheaper by the base unit, and one that is not known yet last.
+ */
 export function validPrices(sheet: Sheet, materialId: string): RowOf<'supplierPrice'>[] {
   return sheet
     .rowsOf('supplierPrice', 'materialId', materialId)
     .filter((price) => price.validFrom <= sheet.asOf)
-    .sort((one, other) =>
-      one.validFrom === other.validFrom ? cheaperFirst(one, other) : one.validFrom < other.validFrom ? 1 : -1,
-    );
+    .sort((one, other) => {
+      if (one.validFrom === other.validFrom) return cheaperFirst(sheet, one, other);
+      return one.validFrom < other.validFrom ? 1 : -1;
+    });
 }
 
-/** Of two prices, the cheaper; one that is not known yet comes last. */
-function cheaperFirst(one: RowOf<'supplierPrice'>, other: RowOf<'supplierPrice'>): number {
-  if (one.price === null || other.price === null) return Number(one.price === null) - Number(other.price === null);
-  return compareDecimalText(one.price, other.price);
+function cheaperFirst(sheet: Sheet, one: RowOf<'supplierPrice'>, other: RowOf<'supplierPrice'>): number {
+  const [mine, theirs] = [one, other].map(({ id }) => sheet.read(listedPrice, id).perBaseUnit.amount ?? null);
+  if (mine == null || theirs == null) return Number(mine == null) - Number(theirs == null);
+  return mine.comparedTo(theirs);
 }

@@ -1,8 +1,19 @@
-import type { RowOf } from '@nuvar/book';
+import type { PlanningBasis, RowOf } from '@nuvar/book';
 import { addMonths } from '../calendar/index.js';
 import { money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { choice, constant, gap, largest, missing, percentOf, quotient, sum, type Figure } from '../figure/index.js';
+import {
+  choice,
+  constant,
+  gap,
+  largest,
+  missing,
+  percentOf,
+  product,
+  quotient,
+  sum,
+  type Figure,
+} from '../figure/index.js';
 import { NUMBER, PERCENT, unit } from '../quantity/index.js';
 import { listedPrice, validPrices } from './listed-price.js';
 
@@ -17,57 +28,136 @@ export interface PurchasedItem {
   readonly isPackaging: boolean;
 }
 
+/** The planning price of a material per base unit. */
+export interface MaterialPrice {
+  readonly perBaseUnit: Figure;
+  /** The part of it that suppliers are paid, and what it costs to get the material here; null where nothing is said of that. */
+  readonly listed: Figure;
+  readonly landed: Figure | null;
+  readonly item: PurchasedItem | null;
+}
+
 /**
  * The planning price of a material per base unit, in the book's currency, unrounded: by the basis of the material, else
- * of the book, and with its buffer: price x (1 + buffer %).
+ * of the book: (listed price + landed add-on) x (1 + buffer %).
  *
- * - latest: the newest price that is valid on the day (ties: the cheaper)
+ * - latest: the newest price that is valid on the day, of the preferred supplier where that one has any (ties: the cheaper)
  * - highest: the highest of the last so many months; the price in force when they begin counts too
- * - average: the mean of the same prices
+ * - average: the mean of the same prices, weighted by what was ordered where that is known of all of them
+ * - standard: the newest standard price; it has no landed add-on
  *
- * Prices that are not known yet are left out where others are known. Gap: no price at all.
+ * Prices that are not known yet are left out where others are known. Gaps: no price at all, no standard price.
  */
-export const materialPrice: Calculation<{ perBaseUnit: Figure; item: PurchasedItem | null }> = {
+export const materialPrice: Calculation<MaterialPrice> = {
   name: 'materialPrice',
-  meanings: { perBaseUnit: 'What one base unit of the material is planned to cost.' },
+  meanings: {
+    perBaseUnit: 'What one base unit of the material is planned to cost.',
+    listed: 'What one base unit of the material is planned to cost before what it takes to get it here.',
+    landed: 'What it costs to get one base unit of the material here (landed add-on).',
+  },
   work(sheet, materialId) {
     const material = sheet.row('material', materialId);
     const subject = material?.name ?? 'this material';
     const leaf = { name: NAME, subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
-    if (material === undefined)
-      return { perBaseUnit: missing(leaf, gap('row-missing', null, { subject })), item: null };
+    if (material === undefined) {
+      const perBaseUnit = missing(leaf, gap('row-missing', null, { subject }));
+      return { perBaseUnit, listed: perBaseUnit, landed: null, item: null };
+    }
     const item = { name: material.name, unit: material.baseUnit, isPackaging: material.kind === 'packaging' };
-    const prices = validPrices(sheet, materialId);
-    const reason = () => gap('no-price', { kind: 'material', id: materialId, field: 'price' }, { subject });
-    const planned = prices.length === 0 ? missing(leaf, reason()) : byBasis(sheet, material, prices);
-    return { perBaseUnit: withBuffer(sheet, material, planned), item };
+    const basis = material.planningBasis ?? sheet.settings().planningBasis;
+    const planned = basis === 'standard' ? standardPrice(sheet, material) : byListedPrices(sheet, material, basis);
+    const landed = basis === 'standard' ? null : landedAddOn(sheet, material, planned);
+    if (landed === null) {
+      const perBaseUnit = withBuffer(sheet, material, planned);
+      return { perBaseUnit, listed: perBaseUnit, landed: null, item };
+    }
+    const [listed, added] = [withBuffer(sheet, material, planned), withBuffer(sheet, material, landed)];
+    return { perBaseUnit: sum({ name: NAME, subject }, leaf.unit, [listed, added]), listed, landed: added, item };
   },
 };
 
-function byBasis(sheet: Sheet, material: RowOf<'material'>, prices: readonly RowOf<'supplierPrice'>[]): Figure {
-  const settings = sheet.settings();
-  const basis = material.planningBasis ?? settings.planningBasis;
-  const figureOf = (price: RowOf<'supplierPrice'>) => sheet.read(listedPrice, price.id).perBaseUnit;
-  const latest = figureOf(prices[0] as RowOf<'supplierPrice'>);
+function standardPrice(sheet: Sheet, material: RowOf<'material'>): Figure {
+  const leaf = { name: 'Standard price', subject: material.name, unit: money(sheet).per(unit(material.baseUnit)) };
+  const rows = sheet.rowsOf('standardPrice', 'materialId', material.id).filter((row) => row.validFrom <= sheet.asOf);
+  const newest = rows.reduce<RowOf<'standardPrice'> | null>(
+    (so, row) => (so === null || row.validFrom >= so.validFrom ? row : so),
+    null,
+  );
+  const place =
+    newest === null
+      ? ({ kind: 'standardPrice', id: material.id } as const)
+      : ({ kind: 'standardPrice', id: newest.id } as const);
+  const whenEmpty = () => gap('no-standard-price', { ...place, field: 'price' }, { subject: material.name });
+  if (newest === null) return missing(leaf, whenEmpty());
+  const set = sheet.input('standardPrice', newest, 'price', { ...leaf, whenEmpty });
+  return choice({ name: NAME, subject: material.name }, set, `the standard price from ${newest.validFrom}`);
+}
+
+function byListedPrices(sheet: Sheet, material: RowOf<'material'>, basis: PlanningBasis): Figure {
+  const prices = validPrices(sheet, material.id);
+  const subject = material.name;
+  const preferred = prices.find((price) => price.supplierId === material.preferredSupplierId);
+  const newest = (material.preferredSupplierId === null ? undefined : preferred) ?? prices[0];
+  if (newest === undefined) {
+    const leaf = { name: NAME, subject, unit: money(sheet).per(unit(material.baseUnit)) };
+    return missing(leaf, gap('no-price', { kind: 'material', id: material.id, field: 'price' }, { subject }));
+  }
+  const latest = sheet.read(listedPrice, newest.id).perBaseUnit;
   if (basis === 'latest') return latest;
-  const months = material.planningMonths ?? settings.planningMonths;
+  const months = material.planningMonths ?? sheet.settings().planningMonths;
   const opens = addMonths(sheet.asOf, -months);
-  const within = [
+  const known = [
     ...prices.filter((price) => price.validFrom > opens),
     ...prices.filter((price) => price.validFrom <= opens).slice(0, 1),
-  ];
-  const known = within.map(figureOf).filter((figure) => figure.amount !== null);
+  ].filter(({ id }) => sheet.read(listedPrice, id).perBaseUnit.amount !== null);
   if (known.length === 0) return latest;
-  const called = { name: NAME, subject: material.name };
   const span = `of ${known.length} ${known.length === 1 ? 'price' : 'prices'} in the ${months} months to ${sheet.asOf}`;
-  if (basis === 'highest') return largest(called, known, `the highest ${span}`);
-  const count = constant('Prices', String(known.length), NUMBER, 'counted');
-  const total = sum({ name: 'Prices together', subject: material.name }, latest.unit, known);
-  return choice(
+  const called = { name: NAME, subject };
+  if (basis === 'average') return averagePrice(sheet, material, known, span);
+  return largest(
     called,
-    quotient({ name: 'Average price', subject: material.name }, total, count),
-    `the average ${span}`,
+    known.map(({ id }) => sheet.read(listedPrice, id).perBaseUnit),
+    `the highest ${span}`,
   );
+}
+
+/** The mean of prices; where it is known of all how much was ordered, each weighs as much as was ordered at it. */
+function averagePrice(
+  sheet: Sheet,
+  { name: subject }: RowOf<'material'>,
+  prices: readonly RowOf<'supplierPrice'>[],
+  span: string,
+): Figure {
+  const listed = prices.map(({ id }) => sheet.read(listedPrice, id));
+  const figures = listed.map(({ perBaseUnit }) => perBaseUnit);
+  const [first] = figures as [Figure];
+  const average = { name: 'Average price', subject };
+  if (prices.some(({ orderedPacks }) => orderedPacks === null)) {
+    const count = constant('Prices', String(prices.length), NUMBER, 'counted');
+    const together = sum({ name: 'Prices together', subject }, first.unit, figures);
+    return choice({ name: NAME, subject }, quotient(average, together, count), `the average ${span}`);
+  }
+  const ordered = prices.map((price, index) => {
+    const packs = sheet.input('supplierPrice', price, 'orderedPacks', { name: 'Packs ordered', subject, unit: NUMBER });
+    return product({ name: 'Ordered', subject }, packs, listed[index]?.pack as Figure);
+  });
+  const paid = ordered.map((quantity, index) => product({ name: 'Paid', subject }, quantity, figures[index] as Figure));
+  const [quantity] = ordered as [Figure];
+  const weighted = quotient(
+    average,
+    sum({ name: 'Paid together', subject }, (paid as [Figure])[0].unit, paid),
+    sum({ name: 'Ordered together', subject }, quantity.unit, ordered),
+  );
+  return choice({ name: NAME, subject }, weighted, `the average ${span}, weighted by what was ordered`);
+}
+
+/** What it costs to get a base unit here: a percentage of its listed price, or an amount; null where nothing is said. */
+function landedAddOn(sheet: Sheet, material: RowOf<'material'>, listed: Figure): Figure | null {
+  if (material.landedAddOn === null) return null;
+  const called = { name: 'Landed add-on', subject: material.name };
+  if (material.landedAddOnBasis === 'amount per base unit')
+    return sheet.input('material', material, 'landedAddOn', { ...called, unit: listed.unit });
+  return percentOf(called, sheet.input('material', material, 'landedAddOn', { ...called, unit: PERCENT }), listed);
 }
 
 function withBuffer(sheet: Sheet, material: RowOf<'material'>, price: Figure): Figure {
@@ -79,7 +169,7 @@ function withBuffer(sheet: Sheet, material: RowOf<'material'>, price: Figure): F
       ? sheet.input('settings', settings, 'bufferPercent', { ...leaf, subject: 'the book' })
       : sheet.input('material', material, 'bufferPercent', leaf);
   return percentOf(
-    { name: NAME, subject: material.name },
+    { name: `${price.name} with buffer`, subject: material.name },
     sum('Price with buffer', PERCENT, [THE_PRICE, buffer]),
     price,
   );

@@ -1,4 +1,4 @@
-import { UNITS, unitOfMeasure, type Dimension } from '@nuvar/book';
+import { UNIT_CODES, unitOfMeasure } from '@nuvar/book';
 
 /** A conversion of an item's own, as far as finding a way needs it: which two units it joins. */
 export interface OwnConversion {
@@ -12,7 +12,8 @@ export interface WayStep<Conversion extends OwnConversion> {
   readonly isForward: boolean;
 }
 
-const dimensionOf = (unit: string): Dimension | undefined => unitOfMeasure(unit)?.dimension;
+/** What a unit measures. A unit of the book's own measures something of its own, until an item says what it is. */
+const dimensionOf = (unit: string): string => unitOfMeasure(unit)?.dimension ?? `own ${unit}`;
 
 /**
  * The shortest way from one unit to another through an item's own conversions, with standard factors between units of
@@ -25,13 +26,12 @@ export function ownWay<Conversion extends OwnConversion>(
   own: readonly Conversion[],
 ): readonly WayStep<Conversion>[] | null {
   const [start, goal] = [dimensionOf(from), dimensionOf(to)];
-  if (start === undefined || goal === undefined) return null;
-  const ways = new Map<Dimension, readonly WayStep<Conversion>[]>([[start, []]]);
-  const open: Dimension[] = [start];
+  const ways = new Map<string, readonly WayStep<Conversion>[]>([[start, []]]);
+  const open: string[] = [start];
   for (let at = open.shift(); at !== undefined && !ways.has(goal); at = open.shift()) {
     for (const step of stepsFrom(at, own)) {
       const next = dimensionOf(step.isForward ? step.conversion.equalUnit : step.conversion.unit);
-      if (next === undefined || ways.has(next)) continue;
+      if (ways.has(next)) continue;
       ways.set(next, [...(ways.get(at) ?? []), step]);
       open.push(next);
     }
@@ -40,7 +40,7 @@ export function ownWay<Conversion extends OwnConversion>(
 }
 
 function stepsFrom<Conversion extends OwnConversion>(
-  dimension: Dimension,
+  dimension: string,
   own: readonly Conversion[],
 ): WayStep<Conversion>[] {
   return own.flatMap((conversion): WayStep<Conversion>[] => {
@@ -51,5 +51,6 @@ function stepsFrom<Conversion extends OwnConversion>(
 
 /** The codes of all units that can be reached from one, by standard factors and an item's own conversions. */
 export function unitsWithin(unit: string, own: readonly OwnConversion[]): string[] {
-  return UNITS.map(({ code }) => code).filter((code) => ownWay(unit, code, own) !== null);
+  const codes = new Set([...UNIT_CODES, ...own.flatMap((conversion) => [conversion.unit, conversion.equalUnit])]);
+  return [...codes].filter((code) => ownWay(unit, code, own) !== null);
 }

@@ -47,7 +47,7 @@ export function priceForTarget(
 
 /** The price at which what is left after fees just covers a cost, as the customer sees it, rounded up to the minor unit. */
 export function floorPrice(
-  cost: UnitCost['primeCost'],
+  cost: UnitCost['variableCost'],
   terms: SaleTerms,
   currency: string,
   subject: string,

@@ -27,7 +27,11 @@ export interface PricePointFigures extends Sale {
 /** What one unit of a product costs, as the sale of it needs to know. */
 export function unitCostOf(sheet: Sheet, productId: string): UnitCost {
   const full = sheet.read(fullCost, productId);
-  return { primeCost: sheet.read(productCost, productId).primeCost, overhead: full.overhead, fullCost: full.fullCost };
+  return {
+    variableCost: sheet.read(productCost, productId).variableCost,
+    overhead: full.overhead,
+    fullCost: full.fullCost,
+  };
 }
 
 /**
@@ -41,6 +45,7 @@ export const pricePoint: Calculation<PricePointFigures> = {
     price: 'The price that is set, as the customer sees it.',
     discounted: 'The price after the discount, as the customer sees it.',
     beforeTax: 'What is left of the price when the sales tax is taken out.',
+    tax: 'The sales tax in what the customer pays.',
     paid: 'What the customer pays, tax included.',
     fees: 'What the place of sale takes of one unit sold.',
     contribution: 'What each sale leaves for the running costs and for profit (contribution).',
@@ -78,7 +83,7 @@ export const pricePoint: Calculation<PricePointFigures> = {
       discounted,
       ...sale,
       suggested: suggestedPrice(sheet, point, terms, cost.fullCost, owner, currency),
-      contributionFloor: floorPrice(cost.primeCost, terms, currency, subject, 'Price at which contribution is zero'),
+      contributionFloor: floorPrice(cost.variableCost, terms, currency, subject, 'Price at which contribution is zero'),
       profitFloor: floorPrice(cost.fullCost, terms, currency, subject, 'Price at which profit is zero'),
       contributionPerHour: quotient(
         { name: 'Contribution per labour hour', subject },

@@ -3,7 +3,7 @@ import type { SaleTerms } from './sale-terms.js';
 
 /** What one unit costs the seller, before what the channel takes. */
 export interface UnitCost {
-  readonly primeCost: Figure;
+  readonly variableCost: Figure;
   readonly overhead: Figure;
   readonly fullCost: Figure;
 }
@@ -11,6 +11,7 @@ export interface UnitCost {
 /** What becomes of one sale. Contribution and full cost stand beside each other everywhere. */
 export interface Sale {
   readonly beforeTax: Figure;
+  readonly tax: Figure;
   readonly paid: Figure;
   readonly fees: Figure;
   readonly contribution: Figure;
@@ -32,10 +33,11 @@ export function saleAt(price: Figure, terms: SaleTerms, cost: UnitCost, subject:
   const percentageFee = percentOf(named('Percentage fee'), terms.feePercent, terms.feeOfPricePaid ? paid : beforeTax);
   const fees = sum(named('Fees'), price.unit, [percentageFee, terms.fixedFee]);
   const afterFees = difference(named('Price after fees'), beforeTax, fees);
-  const contribution = difference(named('Contribution'), afterFees, cost.primeCost);
+  const contribution = difference(named('Contribution'), afterFees, cost.variableCost);
   const profit = difference(named('Profit'), contribution, cost.overhead);
   return {
     beforeTax,
+    tax: difference(named('Sales tax'), paid, beforeTax),
     paid,
     fees,
     contribution,

@@ -1,18 +1,21 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
-import { fullCost } from '../overhead/index.js';
+import { fullBatchCost, fullCost } from '../overhead/index.js';
 import {
   batch,
   ELEMENT_LABELS,
-  ELEMENTS,
+  equipmentUseCost,
   labourHours,
   labourStepCost,
   lineCost,
+  lossCost,
   otherCost,
+  ownersLabour,
   productCost,
+  recoveredScrap,
 } from '../production/index.js';
 import { sharesInPercent } from '../number/index.js';
 import { isWhole, type Figure } from '../figure/index.js';
-import { figureView, type FigureView } from './figure-view.js';
+import { figureView, figureViews, type FigureView } from './figure-view.js';
 
 /** One line of a cost card: an element or a subtotal, per unit and per batch, with its share of the full cost. */
 export interface CardLine {
@@ -27,90 +30,118 @@ export interface CardLine {
 
 export interface CardView {
   readonly lines: readonly CardLine[];
+  /** The same without all labour, and without the owner's own time. */
   readonly withoutLabour: FigureView;
+  readonly ownersLabour: FigureView;
+  readonly losses: Readonly<Record<'lineLoss' | 'yieldLoss' | 'total', FigureView>>;
   readonly hoursPerUnit: FigureView;
   readonly good: FigureView;
-  /** The cost of each bill line, labour step and other cost for one batch, by the id of its row. */
+  /** The cost of each bill line, labour step, use of equipment and other cost for one batch, by the id of its row. */
   readonly rowCosts: Readonly<Record<string, FigureView>>;
 }
 
-/** The cost card of a product. The shares of the elements and the running costs sum to exactly 100.0 %. */
+interface Entry {
+  readonly id: string;
+  readonly label: string;
+  readonly term?: string;
+  readonly subtotal?: boolean;
+  readonly perUnit: Figure;
+  readonly perBatch: Figure;
+}
+
+/**
+ * The cost card of a product with the trade's subtotals. The shares of the elements and the running costs sum to exactly
+ * 100.0 %; the landed add-on, packaging, other costs and equipment stand on it where there is any.
+ */
 export function cardView(evaluation: Evaluation, productId: string): CardView {
-  const cost = evaluation.read(productCost, productId);
-  const full = evaluation.read(fullCost, productId);
-  const shared = [...ELEMENTS.map((element) => cost[element]), full.overhead];
-  const shares = shared.every(isWhole)
-    ? sharesInPercent(shared.map((figure) => figure.amount as NonNullable<Figure['amount']>))
+  const entries = entriesOf(evaluation, productId);
+  const leaves = entries.filter(({ subtotal }) => !subtotal);
+  const shares = leaves.every(({ perUnit }) => isWhole(perUnit))
+    ? sharesInPercent(leaves.map(({ perUnit }) => perUnit.amount as NonNullable<Figure['amount']>))
     : null;
-  const line = (
-    id: string,
-    label: string,
-    term: string,
-    subtotal: boolean,
-    perUnit: Figure,
-    perBatch: Figure | null,
-    share: string | null,
-  ): CardLine => ({
-    id,
-    label,
-    term,
-    subtotal,
-    perUnit: figureView(perUnit),
-    perBatch: perBatch && figureView(perBatch),
-    share,
-  });
-  const elements = ELEMENTS.map((element, index) =>
-    line(
-      element,
-      ELEMENT_LABELS[element],
-      element === 'other' ? 'direct expenses' : '',
-      false,
-      cost[element],
-      cost[`${element}PerBatch`],
-      shares?.[index] ?? null,
-    ),
-  );
+  const shareOf = (entry: Entry) => {
+    if (shares === null) return null;
+    return entry.id === 'fullCost' ? '100.0' : (shares[leaves.indexOf(entry)] ?? null);
+  };
   return {
-    lines: [
-      ...elements,
-      line('primeCost', 'Cost by itself', 'prime cost', true, cost.primeCost, cost.primeCostPerBatch, null),
-      line(
-        'overhead',
-        'Share of running costs',
-        'absorbed overhead',
-        false,
-        full.overhead,
-        null,
-        shares?.[ELEMENTS.length] ?? null,
-      ),
-      line(
-        'fullCost',
-        'Full cost',
-        'full cost',
-        true,
-        full.fullCost,
-        full.fullCostPerBatch,
-        shares === null ? null : '100.0',
-      ),
-    ],
-    withoutLabour: figureView(cost.withoutLabour),
+    lines: entries.map((entry) => ({
+      id: entry.id,
+      label: entry.label,
+      term: entry.term ?? '',
+      subtotal: entry.subtotal ?? false,
+      perUnit: figureView(entry.perUnit),
+      perBatch: figureView(entry.perBatch),
+      share: shareOf(entry),
+    })),
+    withoutLabour: figureView(evaluation.read(productCost, productId).withoutLabour),
+    ownersLabour: figureView(evaluation.read(ownersLabour, productId).perUnit),
+    losses: figureViews(evaluation.read(lossCost, productId), ['lineLoss', 'yieldLoss', 'total']),
     hoursPerUnit: figureView(evaluation.read(labourHours, productId).perUnit),
     good: figureView(evaluation.read(batch, productId).good),
     rowCosts: rowCosts(evaluation, productId),
   };
 }
 
+function entriesOf(evaluation: Evaluation, productId: string): Entry[] {
+  const cost = evaluation.read(productCost, productId);
+  const full = evaluation.read(fullCost, productId);
+  const fullBatch = evaluation.read(fullBatchCost, productId);
+  const element = (id: 'materials' | 'landed' | 'packaging' | 'labour' | 'other' | 'equipment', term = ''): Entry => ({
+    id,
+    label: ELEMENT_LABELS[id],
+    term,
+    perUnit: cost[id],
+    perBatch: cost[`${id}PerBatch`],
+  });
+  const subtotal = (id: string, label: string, term: string, perUnit: Figure, perBatch: Figure): Entry => ({
+    id,
+    label,
+    term,
+    subtotal: true,
+    perUnit,
+    perBatch,
+  });
+  const whereAny = (entry: Entry) => (entry.perUnit.parts.length > 0 ? [entry] : []);
+  const materialKinds = [element('materials'), ...whereAny(element('landed')), ...whereAny(element('packaging'))];
+  return [
+    ...materialKinds,
+    ...(materialKinds.length > 1
+      ? [subtotal('directMaterials', 'Direct materials', '', cost.directMaterials, cost.directMaterialsPerBatch)]
+      : []),
+    element('labour'),
+    ...whereAny(element('other', 'direct expenses')),
+    subtotal('primeCost', 'Prime cost', '', cost.primeCost, cost.primeCostPerBatch),
+    ...whereAny(element('equipment', 'variable overhead')),
+    {
+      id: 'productionOverhead',
+      label: 'Running costs of making',
+      term: 'production overhead',
+      perUnit: full.productionOverhead,
+      perBatch: fullBatch.productionOverhead,
+    },
+    subtotal('productionCost', 'Production cost', '', full.productionCost, fullBatch.productionCost),
+    {
+      id: 'nonProductionOverhead',
+      label: 'Other running costs',
+      term: 'non-production',
+      perUnit: full.nonProductionOverhead,
+      perBatch: fullBatch.nonProductionOverhead,
+    },
+    subtotal('fullCost', 'Full cost', '', full.fullCost, fullBatch.fullCost),
+  ];
+}
+
 function rowCosts(evaluation: Evaluation, productId: string): Record<string, FigureView> {
   const { sheet } = evaluation;
+  const ids = (kind: 'billLine' | 'labourStep' | 'otherCost' | 'equipmentUse' | 'recoveredScrap') =>
+    sheet.idsOf(kind, 'productId', productId);
+  const viewed = (ofKind: readonly string[], figureOf: (id: string) => Figure) =>
+    ofKind.map((id) => [id, figureView(figureOf(id))] as const);
   return Object.fromEntries([
-    ...sheet
-      .rowsOf('billLine', 'productId', productId)
-      .map((row) => [row.id, figureView(evaluation.read(lineCost, row.id).total)]),
-    ...sheet
-      .rowsOf('labourStep', 'productId', productId)
-      .map((row) => [row.id, figureView(evaluation.read(labourStepCost, row.id).cost)]),
-    ...sheet
-      .rowsOf('otherCost', 'productId', productId)
-      .map((row) => [row.id, figureView(evaluation.read(otherCost, row.id).perBatch)]),
+    ...viewed(ids('billLine'), (id) => evaluation.read(lineCost, id).total),
+    ...viewed(ids('labourStep'), (id) => evaluation.read(labourStepCost, id).cost),
+    ...viewed(ids('otherCost'), (id) => evaluation.read(otherCost, id).perBatch),
+    ...viewed(ids('equipmentUse'), (id) => evaluation.read(equipmentUseCost, id).perBatch),
+    ...viewed(ids('recoveredScrap'), (id) => evaluation.read(recoveredScrap, id).perBatch),
   ]);
 }

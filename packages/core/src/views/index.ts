@@ -1,11 +1,15 @@
+export type { BatchSizesView } from './batch-sizes-view.js';
 export type { CardLine, CardView } from './card-view.js';
+export type { RunView } from './equipment-view.js';
 export type { FigureView, GapView } from './figure-view.js';
+export type { FreezableView, FrozenLineView, FrozenView } from './frozen-view.js';
 export type { LooseEnd } from './loose-ends-view.js';
-export type { MaterialView } from './material-view.js';
+export type { MaterialView, PriceHistoryPoint } from './material-view.js';
 export type { OverheadView } from './overhead-view.js';
 export type { OverviewProduct, OverviewView } from './overview-view.js';
 export { reportOf, type Report } from './report.js';
 export type { CandidateView, PriceView, ProductView } from './sale-view.js';
 export { STRIP_PARTS, type StripPart, type StripView } from './strip-view.js';
 export { isViewName, VIEWS, type ViewName, type ViewOf } from './views.js';
+export type { UsedInView, UsesView } from './uses-view.js';
 export type { LeverView, PartView, WorkingView } from './working-view.js';

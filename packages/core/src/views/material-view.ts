@@ -1,21 +1,48 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
-import { materialPrice, priceInUnits, productsUsing } from '../purchasing/index.js';
+import { listedPrice, materialPrice, priceInUnits } from '../purchasing/index.js';
 import { figureView, type FigureView } from './figure-view.js';
+import { usedInView, type UsedInView } from './uses-view.js';
 
 export interface MaterialView {
   readonly perBaseUnit: FigureView;
+  /** What it costs to get a base unit here, where something is said of that. */
+  readonly landed: FigureView | null;
   /** The same price in the other units that fit, by the code of the unit. */
   readonly perOtherUnit: Readonly<Record<string, FigureView>>;
-  readonly usedIn: readonly { readonly id: string; readonly name: string }[];
+  readonly usedIn: readonly UsedInView[];
 }
 
 /** All that the screen of a material shows of it. */
 export function materialView(evaluation: Evaluation, materialId: string): MaterialView {
+  const { perBaseUnit, landed } = evaluation.read(materialPrice, materialId);
   return {
-    perBaseUnit: figureView(evaluation.read(materialPrice, materialId).perBaseUnit),
+    perBaseUnit: figureView(perBaseUnit),
+    landed: landed && figureView(landed),
     perOtherUnit: Object.fromEntries(
       Object.entries(evaluation.read(priceInUnits, materialId)).map(([unit, figure]) => [unit, figureView(figure)]),
     ),
-    usedIn: productsUsing(evaluation.sheet, materialId).map(({ id, name }) => ({ id, name })),
+    usedIn: usedInView(evaluation.sheet, 'materialId', materialId),
   };
+}
+
+/** What a supplier asked for a base unit from a day on. */
+export interface PriceHistoryPoint {
+  readonly priceId: string;
+  readonly day: string;
+  readonly supplier: string;
+  readonly perBaseUnit: FigureView;
+}
+
+/** The listed prices of a material by day, oldest first, each brought to the base unit so that packs can be compared. */
+export function priceHistoryView(evaluation: Evaluation, materialId: string): PriceHistoryPoint[] {
+  const { sheet } = evaluation;
+  return sheet
+    .rowsOf('supplierPrice', 'materialId', materialId)
+    .map((row) => ({
+      priceId: row.id,
+      day: row.validFrom,
+      supplier: row.supplierId === null ? '' : (sheet.row('supplier', row.supplierId)?.name ?? ''),
+      perBaseUnit: figureView(evaluation.read(listedPrice, row.id).perBaseUnit),
+    }))
+    .sort((one, other) => (one.day < other.day ? -1 : 1));
 }

@@ -10,6 +10,7 @@ const PRICE_FIGURES = [
   'price',
   'discounted',
   'beforeTax',
+  'tax',
   'paid',
   'fees',
   'contribution',
@@ -42,7 +43,7 @@ export function priceView(evaluation: Evaluation, pricePointId: string): PriceVi
 
 /** A product as a list shows it, with or without a price. */
 export interface ProductView {
-  readonly primeCost: FigureView;
+  readonly variableCost: FigureView;
   readonly fullCost: FigureView;
   readonly hours: FigureView;
   readonly strip: StripView;
@@ -51,7 +52,7 @@ export interface ProductView {
 export function productView(evaluation: Evaluation, productId: string): ProductView {
   const point = evaluation.sheet.rowsOf('pricePoint', 'productId', productId)[0];
   return {
-    primeCost: figureView(evaluation.read(productCost, productId).primeCost),
+    variableCost: figureView(evaluation.read(productCost, productId).variableCost),
     fullCost: figureView(evaluation.read(fullCost, productId).fullCost),
     hours: figureView(evaluation.read(labourHours, productId).perUnit),
     strip: stripView(evaluation, productId, point?.id ?? null),

@@ -12,10 +12,10 @@ export interface StripView {
   readonly contribution: FigureView | null;
 }
 
-export const STRIP_PARTS = ['materials', 'labour', 'other', 'overhead', 'fees'] as const;
+export const STRIP_PARTS = ['materials', 'labour', 'other', 'equipment', 'overhead', 'fees'] as const;
 export type StripPart = (typeof STRIP_PARTS)[number];
 
-/** What a price before tax is made of: direct materials, labour, other costs, running costs, fees, and what is left. */
+/** What a price before tax is made of: direct materials, labour, other costs, equipment, running costs, fees, and what is left. */
 export function stripView(evaluation: Evaluation, productId: string, pricePointId: string | null): StripView {
   const cost = evaluation.read(productCost, productId);
   const full = evaluation.read(fullCost, productId);
@@ -24,6 +24,7 @@ export function stripView(evaluation: Evaluation, productId: string, pricePointI
     materials: cost.directMaterials,
     labour: cost.labour,
     other: cost.other,
+    equipment: cost.equipment,
     overhead: full.overhead,
     fees: sale?.fees,
   };

@@ -20,9 +20,10 @@ describe('the figures of the demo book hang together', () => {
   it('elements sum to the prime cost, and a batch divided by its good units is the unit', () => {
     for (const { id } of products) {
       const of = (name: string) => figure(`product/${id}/${name}`).amount ?? ZERO;
-      near(of('materials').plus(of('packaging')).plus(of('labour')).plus(of('other')), of('primeCost'));
-      near(of('primeCostPerBatch').div(figure(`batch/${id}/good`).amount ?? 1), of('primeCost'));
-      near(of('primeCost').minus(of('labour')), of('withoutLabour'));
+      near(Decimal.sum(of('materials'), of('landed'), of('packaging'), of('labour'), of('other')), of('primeCost'));
+      near(of('primeCost').plus(of('equipment')), of('variableCost'));
+      near(of('variableCostPerBatch').div(figure(`batch/${id}/good`).amount ?? 1), of('variableCost'));
+      near(of('variableCost').minus(of('labour')), of('withoutLabour'));
     }
   });
 

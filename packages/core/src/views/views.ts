@@ -1,13 +1,17 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
-import { labourRate } from '../production/index.js';
+import { equipmentRate, labourRate } from '../production/index.js';
 import { listedPrice } from '../purchasing/index.js';
+import { batchSizesView } from './batch-sizes-view.js';
 import { cardView } from './card-view.js';
+import { runView } from './equipment-view.js';
 import { figureView } from './figure-view.js';
+import { freezableView, frozenView } from './frozen-view.js';
 import { looseEndsView } from './loose-ends-view.js';
-import { materialView } from './material-view.js';
+import { materialView, priceHistoryView } from './material-view.js';
 import { overheadView } from './overhead-view.js';
 import { overviewView } from './overview-view.js';
 import { candidateView, priceView, productView } from './sale-view.js';
+import { usesView } from './uses-view.js';
 import { leversOf, workingView } from './working-view.js';
 
 /** Everything that can be asked of an evaluation as plain data: by screens through the worker, by scripts over HTTP. */
@@ -16,9 +20,16 @@ export const VIEWS = {
   looseEnds: (evaluation: Evaluation, _id: string) => looseEndsView(evaluation),
   overhead: (evaluation: Evaluation, _id: string) => overheadView(evaluation),
   material: (evaluation: Evaluation, id: string) => materialView(evaluation, id),
+  priceHistory: (evaluation: Evaluation, id: string) => priceHistoryView(evaluation, id),
   listedPrice: (evaluation: Evaluation, id: string) => figureView(evaluation.read(listedPrice, id).perBaseUnit),
   labourRate: (evaluation: Evaluation, id: string) => figureView(evaluation.read(labourRate, id).perHour),
+  equipment: (evaluation: Evaluation, id: string) => figureView(evaluation.read(equipmentRate, id).perHour),
+  run: (evaluation: Evaluation, id: string) => runView(evaluation, id),
   card: (evaluation: Evaluation, id: string) => cardView(evaluation, id),
+  batchSizes: (evaluation: Evaluation, id: string) => batchSizesView(evaluation, id),
+  freezable: (evaluation: Evaluation, id: string) => freezableView(evaluation, id),
+  frozen: (evaluation: Evaluation, id: string) => frozenView(evaluation, id),
+  uses: (evaluation: Evaluation, id: string) => usesView(evaluation, id),
   product: (evaluation: Evaluation, id: string) => productView(evaluation, id),
   price: (evaluation: Evaluation, id: string) => priceView(evaluation, id),
   candidate: (evaluation: Evaluation, id: string) => candidateView(evaluation, id),

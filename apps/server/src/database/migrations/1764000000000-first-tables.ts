@@ -1,11 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-
-/** Foreign keys hold at the end of a transaction, so that the operations of a change may come in any order. */
-const pointsTo = (column: string, table: string) =>
-  `FOREIGN KEY (book_id, ${column}) REFERENCES ${table} (book_id, id) DEFERRABLE INITIALLY DEFERRED`;
-
-const ROW =
-  'book_id uuid NOT NULL REFERENCES books (id) ON DELETE CASCADE, id uuid NOT NULL, version integer NOT NULL CHECK (version > 0), PRIMARY KEY (book_id, id)';
+import { findsBy, pointsTo, ROW, uniqueName } from '../row-sql.js';
 
 const TABLES = [
   `CREATE TABLE users (id uuid PRIMARY KEY, email text NOT NULL, name text NOT NULL, password_hash text NOT NULL, created_at timestamptz NOT NULL DEFAULT now())`,
@@ -57,23 +51,23 @@ const TABLES = [
     ${pointsTo('product_id', 'row_product')}, ${pointsTo('channel_id', 'row_channel')})`,
 ];
 
-const UNIQUE_NAMES = ['supplier', 'material', 'labour_grade', 'product', 'running_cost', 'channel'].map(
-  (table) => `CREATE UNIQUE INDEX row_${table}_name ON row_${table} (book_id, lower(name))`,
-);
+const UNIQUE_NAMES = ['supplier', 'material', 'labour_grade', 'product', 'running_cost', 'channel'].map(uniqueName);
 
-const REFERENCES = [
-  ['supplier_price', 'material_id'],
-  ['supplier_price', 'supplier_id'],
-  ['bill_line', 'product_id'],
-  ['bill_line', 'material_id'],
-  ['bill_line', 'component_id'],
-  ['labour_step', 'product_id'],
-  ['labour_step', 'grade_id'],
-  ['other_cost', 'product_id'],
-  ['price_point', 'channel_id'],
-  ['candidate_price', 'product_id'],
-  ['candidate_price', 'channel_id'],
-].map(([table, column]) => `CREATE INDEX row_${table}_${column} ON row_${table} (book_id, ${column})`);
+const REFERENCES = (
+  [
+    ['supplier_price', 'material_id'],
+    ['supplier_price', 'supplier_id'],
+    ['bill_line', 'product_id'],
+    ['bill_line', 'material_id'],
+    ['bill_line', 'component_id'],
+    ['labour_step', 'product_id'],
+    ['labour_step', 'grade_id'],
+    ['other_cost', 'product_id'],
+    ['price_point', 'channel_id'],
+    ['candidate_price', 'product_id'],
+    ['candidate_price', 'channel_id'],
+  ] as const
+).map(([table, column]) => findsBy(table, column));
 
 export class FirstTables1764000000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {

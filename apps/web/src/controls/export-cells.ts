@@ -1,11 +1,16 @@
 import { engine } from '../engine/engine.js';
 import { isInput, type Column } from './grid-model.js';
 
-/** The header and the cells of a grid as text: inputs as typed, figures exact as they were worked out. */
+/** A grid as text: its header and its cells, inputs as typed, figures exact as they were worked out. */
+export interface ExportedTable {
+  readonly header: readonly string[];
+  readonly cells: readonly (readonly string[])[];
+}
+
 export async function exportCells<Row, Patch>(
   columns: readonly Column<Row, Patch>[],
   rows: readonly Row[],
-): Promise<[header: string[], cells: string[][]]> {
+): Promise<ExportedTable> {
   const kept = columns.filter((column) => column.type !== 'shown');
   const byColumn = await Promise.all(
     kept.map(async (column) => {
@@ -15,5 +20,8 @@ export async function exportCells<Row, Patch>(
       return rows.map((row, index) => column.pick(views[index], row)?.amount ?? '');
     }),
   );
-  return [kept.map((column) => column.header), rows.map((_row, index) => byColumn.map((cells) => cells[index] ?? ''))];
+  return {
+    header: kept.map((column) => column.header),
+    cells: rows.map((_row, index) => byColumn.map((cells) => cells[index] ?? '')),
+  };
 }

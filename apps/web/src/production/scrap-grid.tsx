@@ -1,0 +1,41 @@
+import type { StoredRow } from '@nuvar/book';
+import { useMemo } from 'react';
+import { useRowsOf, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import { figureColumn, type Column } from '../controls/grid-model.js';
+import { knownUnits } from '../controls/known-units.js';
+import { unitChoices } from '../controls/read-field.js';
+import { productRowsWriter } from '../controls/rows-writer.js';
+
+type Row = StoredRow<'recoveredScrap'>;
+
+/** What is won back from a batch and is worth something. */
+export function ScrapGrid({ product }: { readonly product: StoredRow<'product'> }) {
+  const rows = useRowsOf('recoveredScrap', 'productId', product.id);
+  const { locale, currency } = useSettings();
+  const columns = useMemo(
+    (): Column<Row, Partial<Row>>[] => [
+      fieldColumn<Row>('recoveredScrap', 'name', locale, { width: 'auto', placeholder: 'Trimmings, offcuts' }),
+      fieldColumn<Row>('recoveredScrap', 'quantity', locale, { width: '7rem', header: 'A batch gives' }),
+      {
+        ...fieldColumn<Row>('recoveredScrap', 'unit', locale, { width: '5rem' }),
+        type: 'choice',
+        options: () => unitChoices(knownUnits()),
+      },
+      fieldColumn<Row>('recoveredScrap', 'worth', locale, { width: '7rem', header: `Worth, ${currency} each` }),
+      figureColumn({
+        id: 'worthPerBatch',
+        header: `${currency} per batch`,
+        width: '6rem',
+        view: 'card',
+        of: (row: Row) => row.productId,
+        pick: (card, row) => card.rowCosts[row.id],
+        digits: 2,
+      }),
+    ],
+    [locale, currency],
+  );
+  const writer = useMemo(() => productRowsWriter<Row>('recoveredScrap', product.id, 'name'), [product.id]);
+  return <Grid title="What is won back" rows={rows} columns={columns} writer={writer} nameOf={({ name }) => name} />;
+}

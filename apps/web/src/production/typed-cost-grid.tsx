@@ -1,0 +1,72 @@
+import type { StoredRow } from '@nuvar/book';
+import { useMemo } from 'react';
+import { updateOf } from '../book/operations.js';
+import { useEdit, useMayEdit, useRowsOf, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import type { Column } from '../controls/grid-model.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+
+type Row = StoredRow<'typedCost'>;
+
+const ELEMENT_WORDS = {
+  materials: 'materials',
+  packaging: 'packaging',
+  labour: 'labour',
+  other: 'other costs',
+  equipment: 'equipment',
+};
+
+/** The costs of a quick product, typed as totals until somebody details it. */
+export function TypedCostGrid({ product }: { readonly product: StoredRow<'product'> }) {
+  const rows = useRowsOf('typedCost', 'productId', product.id);
+  const edit = useEdit();
+  const mayEdit = useMayEdit();
+  const { locale, currency } = useSettings();
+  const columns = useMemo(
+    (): Column<Row, Partial<Row>>[] => [
+      {
+        ...fieldColumn<Row>('typedCost', 'element', locale, { width: 'auto', words: ELEMENT_WORDS }),
+        blankText: 'materials',
+      },
+      fieldColumn<Row>('typedCost', 'amount', locale, {
+        width: '9rem',
+        header: `${currency} per unit`,
+        placeholder: 'how much',
+      }),
+      {
+        ...fieldColumn<Row>('typedCost', 'hours', locale, { width: '9rem', header: 'Hours per unit' }),
+        applies: (row) => row === null || row.element === 'labour',
+      },
+    ],
+    [locale, currency],
+  );
+  const writer = useMemo(
+    () => rowsWriter<Row>('typedCost', { needs: 'amount', fixed: () => ({ productId: product.id }) }),
+    [product.id],
+  );
+  return (
+    <>
+      <Grid
+        title="Costs as typed"
+        rows={rows}
+        columns={columns}
+        writer={writer}
+        nameOf={({ element }) => ELEMENT_WORDS[element]}
+        empty="What one unit costs by element, as far as you know it. The hours of the work decide what it carries of the running costs."
+      />
+      {mayEdit && (
+        <p>
+          <button
+            type="button"
+            className="button"
+            onClick={() => edit(updateOf('product', product, { costing: 'bill and steps' }))}
+          >
+            Detail it with a bill and steps
+          </button>{' '}
+          <span className="text-soft">The typed totals are kept, and no longer count.</span>
+        </p>
+      )}
+    </>
+  );
+}

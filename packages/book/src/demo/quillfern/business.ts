@@ -1,0 +1,70 @@
+import type { BookBuilder } from '../demo-book.js';
+import { at, type Ids } from './ids.js';
+
+const NOT_FOR_PRODUCTION = new Set([
+  'Accounts and tax return',
+  'Phone and internet',
+  'Web shop subscription',
+  'Coffee for the shop',
+]);
+
+/** The bills that come whether or not anything is made. */
+export function addRunningCosts(book: BookBuilder): void {
+  const costs: readonly (readonly [string, string, string, number?, string?])[] = [
+    ['Studio rent', '1450', 'month'],
+    ['Electricity, standing charge and light', '168', 'month'],
+    ['Business insurance', '612', 'year'],
+    ['Accounts and tax return', '1150', 'year'],
+    ['Phone and internet', '46', 'month'],
+    ['Web shop subscription', '29', 'month'],
+    ['Waste and water', '118', 'quarter'],
+    ['Cleaning', '32', 'week'],
+    ['Coffee for the shop', '3.20', 'day'],
+    ['New kiln shelves', '840', 'one-off', 24, '2026-02-01'],
+  ];
+  costs.forEach(([name, amount, rhythm, months, startsOn], position) => {
+    const pool = NOT_FOR_PRODUCTION.has(name) ? 'non-production' : 'production';
+    book.add('runningCost', {
+      name,
+      position,
+      amount,
+      rhythm,
+      pool,
+      months: months ?? null,
+      startsOn: startsOn ?? null,
+    });
+  });
+}
+
+/** Where the studio sells, and at what prices. */
+export function addPrices(book: BookBuilder, products: Ids): void {
+  const channelId = book.add('channel', {
+    name: 'Own web shop',
+    feePercent: '2.9',
+    feeBasis: 'price paid',
+    feePerOrder: '0.30',
+    unitsPerOrder: '1.6',
+  });
+  const price = (product: string, fields: Record<string, unknown>) =>
+    book.add('pricePoint', { productId: at(products, product), channelId, taxInside: true, ...fields });
+  price('Everyday mug', { price: '19.50' });
+  price('Breakfast bowl', { basis: 'margin', target: '18', price: '17.95', ending: '.95' });
+  price('Teapot with cane handle', {
+    basis: 'markup',
+    target: '25',
+    price: '74.00',
+    ending: '.00',
+    endingDirection: 'nearest',
+  });
+  price('Serving platter', { price: '52.00' });
+  price('Gift set, two mugs', { price: '32.00' });
+  price('Cork trivet', { basis: 'profit', target: '1.50', price: '6.90', ending: '.90' });
+  price('Soap dish', { price: '12.50' });
+  price('Glazing workshop, two hours', { price: '36.00', taxPercent: '10' });
+  const candidates = (product: string, prices: readonly string[]) =>
+    prices.forEach((each, position) =>
+      book.add('candidatePrice', { productId: at(products, product), channelId, position, price: each }),
+    );
+  candidates('Everyday mug', ['17.50', '19.50', '21.50', '24.00']);
+  candidates('Glazing workshop, two hours', ['32.00', '36.00', '42.00']);
+}

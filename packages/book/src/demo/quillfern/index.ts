@@ -1,0 +1,34 @@
+import type { BookFile } from '../../file/index.js';
+import { bookBuilder } from '../demo-book.js';
+import { addPrices, addRunningCosts } from './business.js';
+import { addFrozenCard } from './frozen-card.js';
+import { addMaterials } from './materials.js';
+import { addProducts } from './products.js';
+import { addGrades, addMachines } from './work-and-machines.js';
+
+/**
+ * The demo book: Quillfern Pottery, an invented studio. Every name and figure is made up. It looks like a business that
+ * somebody runs: a few products earn little, one loses, and there are loose ends to settle.
+ */
+export function quillfernPottery(): BookFile {
+  const book = bookBuilder();
+  book.add('settings', {
+    name: 'Quillfern Pottery',
+    currency: 'EUR',
+    locale: 'en-IE',
+    salesTaxPercent: '20',
+    pricesIncludeTax: true,
+    openDaysPerWeek: 5,
+    closedDaysPerYear: '20',
+    normalLabourHoursPerMonth: '240',
+    electricityPerKilowattHour: '0.29',
+  });
+  const materials = addMaterials(book);
+  const grades = addGrades(book);
+  const machines = addMachines(book);
+  const products = addProducts(book, materials, grades, machines);
+  addFrozenCard(book, { materials, grades, products, machines });
+  addRunningCosts(book);
+  addPrices(book, products);
+  return book.file();
+}

@@ -1,0 +1,48 @@
+import type { BookBuilder } from '../demo-book.js';
+import { at, type Ids } from './ids.js';
+import { RECIPES, type Recipe } from './recipes.js';
+
+/** Adds every product with its bill, its steps, its use of machines, and the mug with what is kept beside its card. */
+export function addProducts(book: BookBuilder, materials: Ids, grades: Ids, machines: Ids): Ids {
+  const products: Record<string, string> = {};
+  for (const recipe of RECIPES) {
+    const productId = book.add('product', recipe.fields);
+    addLines(book, productId, recipe, materials, products);
+    addWork(book, productId, recipe, grades, machines);
+    products[recipe.fields.name as string] = productId;
+  }
+  const mug = at(products, 'Everyday mug');
+  book.add('recoveredScrap', { productId: mug, name: 'Reclaimed clay', quantity: '1.8', unit: 'kg', worth: '0.55' });
+  ['12', '30', '120', '240'].forEach((batchSize, position) =>
+    book.add('candidateBatch', { productId: mug, position, batchSize }),
+  );
+  return products;
+}
+
+function addLines(book: BookBuilder, productId: string, recipe: Recipe, materials: Ids, products: Ids): void {
+  (recipe.lines ?? []).forEach(([item, quantity, unit, basis = 'started unit', lossPercent = '0'], position) => {
+    const line = { productId, position, quantity, unit, basis, lossPercent };
+    if (item in products) book.add('billLine', { ...line, componentId: at(products, item) });
+    else if (item in materials) book.add('billLine', { ...line, materialId: at(materials, item) });
+    else book.add('billLine', { ...line, text: item });
+  });
+  (recipe.typed ?? []).forEach(([element, amount, hours = null]) =>
+    book.add('typedCost', { productId, element, amount, hours }),
+  );
+}
+
+function addWork(book: BookBuilder, productId: string, recipe: Recipe, grades: Ids, machines: Ids): void {
+  const { steps = [], uses = [], others = [] } = recipe;
+  steps.forEach(([name, grade, timeBasis, time, people = '1', setUpMinutes = '0'], position) =>
+    book.add('labourStep', {
+      ...{ productId, position, name, gradeId: at(grades, grade), timeBasis, time, people, setUpMinutes },
+    }),
+  );
+  uses.forEach(([machine, basis, amount], position) => {
+    const of = basis === 'space per unit' ? { runId: at(machines, machine) } : { equipmentId: at(machines, machine) };
+    book.add('equipmentUse', { productId, position, basis, amount, ...of });
+  });
+  others.forEach(([name, amount, basis], position) =>
+    book.add('otherCost', { productId, position, name, amount, basis }),
+  );
+}

@@ -1,0 +1,26 @@
+import { Choice, DecimalText, Reference, Row, WholeNumber } from '../fields/index.js';
+
+export const EQUIPMENT_USE_BASES = ['minutes per batch', 'minutes per unit', 'space per unit'] as const;
+export type EquipmentUseBasis = (typeof EQUIPMENT_USE_BASES)[number];
+
+/** One use of equipment by a product: time on a machine, or space in a run that it shares with others. */
+export class EquipmentUse extends Row {
+  @Reference('product', { label: 'Product', goesWithTarget: true })
+  productId!: string;
+
+  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
+  position = 0;
+
+  @Reference('equipment', { label: 'Equipment', goesWithTarget: false, nullable: true })
+  equipmentId: string | null = null;
+
+  @Reference('equipmentRun', { label: 'Shared run', goesWithTarget: false, nullable: true })
+  runId: string | null = null;
+
+  @Choice(EQUIPMENT_USE_BASES, { label: 'Stated as' })
+  basis: EquipmentUseBasis = 'minutes per batch';
+
+  /** Minutes per batch or per started unit, or the space that one started unit takes, as the basis says. */
+  @DecimalText({ label: 'Amount', from: '0', to: '1000000', nullable: true })
+  amount: string | null = null;
+}

@@ -1,0 +1,30 @@
+import { DecimalText, Name, Row } from '../fields/index.js';
+
+/**
+ * A machine that works on products: a kiln, an oven, a wheel. Its hour costs energy, wear and upkeep; each of the three
+ * is left out where nothing is said about it.
+ */
+export class Equipment extends Row {
+  @Name({ label: 'Name' })
+  name!: string;
+
+  @DecimalText({ label: 'Power, kW', from: '0', to: '100000', nullable: true })
+  powerKilowatts: string | null = null;
+
+  /** The share of its power that it draws on average while it runs. */
+  @DecimalText({ label: 'Load, %', above: '0', to: '100' })
+  loadPercent = '100';
+
+  @DecimalText({ label: 'Price when bought', from: '0', to: '1000000000', nullable: true })
+  purchasePrice: string | null = null;
+
+  /** What it is still worth at the end of its life. */
+  @DecimalText({ label: 'Worth at the end', from: '0', to: '1000000000' })
+  residualValue = '0';
+
+  @DecimalText({ label: 'Life in hours', above: '0', to: '10000000', nullable: true })
+  lifeHours: string | null = null;
+
+  @DecimalText({ label: 'Upkeep per hour', from: '0', to: '1000000', nullable: true })
+  upkeepPerHour: string | null = null;
+}

@@ -1,0 +1,74 @@
+import type { RowOf } from '@nuvar/book';
+import { HOUR, money, PLACE, RUN } from '../evaluate/units.js';
+import type { Calculation, Sheet } from '../evaluate/calculation.js';
+import { choice, difference, gap, missing, percentOf, product, quotient, type Figure } from '../figure/index.js';
+import { PERCENT } from '../quantity/index.js';
+import { equipmentRate } from './equipment-rate.js';
+
+/** A run of a machine that several products share. */
+export interface RunCost {
+  readonly perRun: Figure;
+  readonly perPlace: Figure;
+  /** What the empty space costs in each run where it is shown as idle; zero where those inside carry it. */
+  readonly idlePerRun: Figure;
+}
+
+/**
+ * Cost of a run = hours x cost per hour of its machine; cost of a place = that / the places that are filled, or / all
+ * places where empty space is shown as idle: then cost of the run - filled places x cost of a place = idle.
+ */
+export const runCost: Calculation<RunCost> = {
+  name: 'equipmentRun',
+  meanings: {
+    perRun: 'What one run costs, whoever is inside.',
+    perPlace: 'What one place in a run costs.',
+    idlePerRun: 'What the empty space of a run costs that nothing inside carries.',
+  },
+  work(sheet, id) {
+    const row = sheet.row('equipmentRun', id);
+    const subject = row?.name ?? 'a shared run';
+    const named = (name: string) => ({ name, subject });
+    if (row === undefined || row.equipmentId === null) {
+      const reason =
+        row === undefined
+          ? gap('row-missing', null, { subject: 'a product' })
+          : gap('no-machine', { kind: 'equipmentRun', id, field: 'equipmentId' }, { subject });
+      const none = (name: string, unit: typeof PLACE) => missing({ ...named(name), unit }, reason);
+      const perRun = money(sheet).per(RUN);
+      return {
+        perRun: none('Cost per run', perRun),
+        perPlace: none('Cost per place', money(sheet).per(PLACE)),
+        idlePerRun: none('Idle per run', perRun),
+      };
+    }
+    const ask = (field: 'hoursPerRun' | 'space') => () =>
+      gap('no-run-size', { kind: 'equipmentRun', id, field }, { subject });
+    const hours = sheet.input('equipmentRun', row, 'hoursPerRun', {
+      ...named('Hours per run'),
+      unit: HOUR.per(RUN),
+      whenEmpty: ask('hoursPerRun'),
+    });
+    const perRun = product(named('Cost per run'), hours, sheet.read(equipmentRate, row.equipmentId).perHour);
+    const space = sheet.input('equipmentRun', row, 'space', {
+      ...named('Space in all'),
+      unit: PLACE.per(RUN),
+      whenEmpty: ask('space'),
+    });
+    const filled = filledSpace(sheet, row, space);
+    const isIdleShown = row.emptySpace === 'shown as idle';
+    const perPlace = quotient(named('Cost per place'), perRun, isIdleShown ? space : filled);
+    const carried = product(named('Carried by what is inside'), perPlace, filled);
+    return { perRun, perPlace, idlePerRun: difference(named('Idle per run'), perRun, carried) };
+  },
+};
+
+function filledSpace(sheet: Sheet, row: RowOf<'equipmentRun'>, space: Figure): Figure {
+  const called = { name: 'Space filled', subject: row.name };
+  if (row.filledPercent === '100') return choice(called, space, 'runs are usually full');
+  const filled = sheet.input('equipmentRun', row, 'filledPercent', {
+    name: 'Usually filled',
+    subject: row.name,
+    unit: PERCENT,
+  });
+  return percentOf(called, filled, space);
+}

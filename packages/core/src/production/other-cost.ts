@@ -1,0 +1,34 @@
+import { BATCH, money } from '../evaluate/units.js';
+import type { Calculation } from '../evaluate/calculation.js';
+import { gap, missing, product, type Figure } from '../figure/index.js';
+import { unit } from '../quantity/index.js';
+import { batch } from './batch.js';
+
+/** A direct expense for one batch: as stated, or per good unit x good units. */
+export const otherCost: Calculation<{ perBatch: Figure }> = {
+  name: 'otherCost',
+  meanings: { perBatch: 'What this comes to for one batch.' },
+  work(sheet, id) {
+    const row = sheet.row('otherCost', id);
+    const leaf = { name: 'Other cost', subject: row?.name ?? '', unit: money(sheet).per(BATCH) };
+    if (row === undefined) return { perBatch: missing(leaf, gap('row-missing', null, { subject: 'a product' })) };
+    const owner = sheet.row('product', row.productId);
+    const whenEmpty = () =>
+      gap(
+        'no-cost-amount',
+        { kind: 'otherCost', id, field: 'amount' },
+        { cost: row.name, subject: owner?.name ?? 'a product' },
+      );
+    const basis = row.basis === 'batch' ? BATCH : unit(owner?.outputUnit ?? 'each');
+    const amount = sheet.input('otherCost', row, 'amount', {
+      name: 'Amount',
+      subject: row.name,
+      unit: money(sheet).per(basis),
+      whenEmpty,
+    });
+    if (row.basis === 'batch') return { perBatch: amount };
+    return {
+      perBatch: product({ name: 'Other cost', subject: row.name }, amount, sheet.read(batch, row.productId).good),
+    };
+  },
+};

@@ -1,0 +1,66 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { batchParts, candidateBatch } from '../planning/index.js';
+import { fullCost, overhead } from '../overhead/index.js';
+import { batch } from '../production/index.js';
+import { isWhole } from '../figure/index.js';
+import { figureViews, figureView, type FigureView } from './figure-view.js';
+
+type SizeFigures = Readonly<Record<'variableCost' | 'fullCost' | 'setUpPerUnit', FigureView>>;
+
+/** The cost of one unit at several batch sizes, and the curve through them. */
+export interface BatchSizesView {
+  /** By the id of the row of the batch size. */
+  readonly sizes: Readonly<Record<string, SizeFigures>>;
+  readonly started: FigureView;
+  readonly fullCost: FigureView;
+  /** Cost of any unit and of any batch: what the size cannot move, and what it spreads. */
+  readonly costPerUnit: FigureView;
+  readonly costPerBatch: FigureView;
+  /** Points of the full cost by units started, for a chart; none while something is missing. */
+  readonly curve: readonly { readonly size: number; readonly cost: number }[];
+}
+
+const POINTS = 60;
+
+/** Compares batch sizes of a product. */
+export function batchSizesView(evaluation: Evaluation, productId: string): BatchSizesView {
+  const { sheet } = evaluation;
+  const rows = sheet.rowsOf('candidateBatch', 'productId', productId);
+  const parts = evaluation.read(batchParts, productId);
+  return {
+    sizes: Object.fromEntries(
+      rows.map(({ id }) => [
+        id,
+        figureViews(evaluation.read(candidateBatch, id), ['variableCost', 'fullCost', 'setUpPerUnit']),
+      ]),
+    ),
+    started: figureView(evaluation.read(batch, productId).started),
+    fullCost: figureView(evaluation.read(fullCost, productId).fullCost),
+    costPerUnit: figureView(parts.costPerUnit),
+    costPerBatch: figureView(parts.costPerBatch),
+    curve: curveOf(
+      evaluation,
+      productId,
+      rows.map(({ batchSize }) => Number(batchSize ?? 0)),
+    ),
+  };
+}
+
+/** Full cost by batch size: (cost of any unit + rate x its hours) + (cost of any batch + rate x its hours) / good units. */
+function curveOf(evaluation: Evaluation, productId: string, sizes: readonly number[]): BatchSizesView['curve'] {
+  const parts = evaluation.read(batchParts, productId);
+  const { rate } = evaluation.read(overhead);
+  const { started, good } = evaluation.read(batch, productId);
+  const all = [parts.costPerUnit, parts.costPerBatch, parts.hoursPerUnit, parts.hoursPerBatch, rate, started, good];
+  if (!all.every(isWhole)) return [];
+  const [unitCost = 0, batchCost = 0, unitHours = 0, batchHours = 0, perHour = 0, now = 1, goodNow = 1] = all.map(
+    (figure) => Number(figure.amount),
+  );
+  const [perUnit, perBatch] = [unitCost + perHour * unitHours, batchCost + perHour * batchHours];
+  const most = Math.max(now, ...sizes) * 1.1;
+  return Array.from({ length: POINTS }, (_each, index) => {
+    // Closer together where the curve bends.
+    const size = Math.max(1, most * ((index + 1) / POINTS) ** 2);
+    return { size, cost: perUnit + perBatch / (size * (goodNow / now)) };
+  });
+}

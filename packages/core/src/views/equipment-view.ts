@@ -1,0 +1,17 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { runCost } from '../production/index.js';
+import { figureViews, type FigureView } from './figure-view.js';
+
+export interface RunView extends Readonly<Record<'perRun' | 'perPlace' | 'idlePerRun', FigureView>> {
+  readonly usedIn: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** A shared run: what it costs, a place in it, what is idle, and who shares it. */
+export function runView(evaluation: Evaluation, runId: string): RunView {
+  const { sheet } = evaluation;
+  const products = new Set(sheet.rowsOf('equipmentUse', 'runId', runId).map((use) => use.productId));
+  return {
+    ...figureViews(evaluation.read(runCost, runId), ['perRun', 'perPlace', 'idlePerRun']),
+    usedIn: [...products].map((id) => ({ id, name: sheet.row('product', id)?.name ?? '' })),
+  };
+}

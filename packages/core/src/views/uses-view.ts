@@ -1,0 +1,22 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { goesInto, whereUsed, type GoesIn } from '../purchasing/index.js';
+
+export interface UsedInView {
+  readonly id: string;
+  readonly name: string;
+  readonly isDirect: boolean;
+}
+
+/** Where a product is used, and what is inside it, both ways and at any depth. */
+export interface UsesView {
+  readonly usedIn: readonly UsedInView[];
+  readonly inside: readonly GoesIn[];
+}
+
+export function usesView({ sheet }: Evaluation, productId: string): UsesView {
+  return { usedIn: usedInView(sheet, 'componentId', productId), inside: goesInto(sheet, productId) };
+}
+
+export function usedInView(sheet: Evaluation['sheet'], of: 'materialId' | 'componentId', id: string): UsedInView[] {
+  return whereUsed(sheet, of, id).map(({ product, isDirect }) => ({ id: product.id, name: product.name, isDirect }));
+}
