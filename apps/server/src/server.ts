@@ -57,7 +57,7 @@ export async function makeServer({
   );
   app.use('/api', sameSiteOnly);
   app.use('/api/book-files', express.json({ limit: '40mb' }));
-  app.use('/api/books/:id/changes', express.json({ limit: '8mb' }));
+  app.use('/api/books/:id/changes', express.json({ limit: '16mb' }));
   app.use('/api', express.json({ limit: '200kb' }));
   app.use('/api', (_request: Request, response: Response, next: NextFunction) => {
     response.set('Cache-Control', 'no-store');

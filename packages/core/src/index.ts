@@ -4,4 +4,17 @@ export { minorDigits, steppedPrice } from './money/index.js';
 export { fixedDigits, readNumber, type DecimalSign, type ReadNumber } from './number/index.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './production/index.js';
 export { conversion, convert, unitsWithin } from './quantity/index.js';
+export {
+  guessColumns,
+  PRICE_LIST_FIELDS,
+  priceListOperations,
+  readPriceList,
+  unknownUnitWords,
+  type ColumnMapping,
+  type GuessedTable,
+  type ListOutcome,
+  type ListReading,
+  type ListRow,
+  type PriceListField,
+} from './purchasing/index.js';
 export * from './views/index.js';

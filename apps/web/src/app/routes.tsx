@@ -26,6 +26,11 @@ export const router = createBrowserRouter([
                 lazy: async () => ({ Component: (await import('./overview-screen.js')).OverviewScreen }),
               },
               {
+                path: 'buy/import',
+                handle: 'Take in a price list or an invoice',
+                lazy: async () => ({ Component: (await import('../purchasing/import/import-screen.js')).ImportScreen }),
+              },
+              {
                 path: 'buy/:materialId?',
                 handle: 'Buy: materials',
                 lazy: async () => ({ Component: (await import('../purchasing/buy-screen.js')).BuyScreen }),

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { model } from '../book/model.js';
 import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
@@ -41,7 +41,14 @@ export function BuyScreen() {
           id !== materialId && void navigate(`${path}/buy/${id}${search}`, { replace: materialId !== undefined })
         }
         onCreate={(id) => void navigate(`${path}/buy/${id}${search}`, { replace: materialId !== undefined })}
-        tools={<FilterBox label="Filter materials" value={filter} onChange={setFilter} />}
+        tools={
+          <>
+            <FilterBox label="Filter materials" value={filter} onChange={setFilter} />
+            <Link className="link" to={`${path}/buy/import`}>
+              Take in a price list
+            </Link>
+          </>
+        }
         empty="Everything that you buy belongs here: ingredients, components, packaging, goods that you sell on. Type the first one into the empty row: its name, what a pack holds and what it costs."
       />
       {materialId !== undefined && <MaterialDetail key={materialId} id={materialId} />}

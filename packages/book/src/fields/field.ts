@@ -62,10 +62,13 @@ const check = (name: string, message: string, passes: (value: unknown) => boolea
   return (options) => ValidateBy({ name, validator: { validate: passes, defaultMessage: () => message } }, options);
 };
 
+/** Text without the sign that ends texts in older programs: the database takes it for none. */
+const isPlainText = (value: unknown) => typeof value === 'string' && !value.includes('\0');
+
 /** A short name that has to be there. */
 export const Name = (options: FieldOptions) =>
   field({ type: 'text', label: options.label }, options, [
-    check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
+    check('text', `${options.label} must be text.`, isPlainText),
     check('notEmpty', `${options.label} cannot be empty.`, (value) => typeof value !== 'string' || value.trim() !== ''),
     (more) => MaxLength(120, { ...more, message: `${options.label} can have at most 120 characters.` }),
     check(
@@ -78,7 +81,7 @@ export const Name = (options: FieldOptions) =>
 /** A longer text that may be empty. */
 export const Text = (options: FieldOptions) =>
   field({ type: 'text', label: options.label }, options, [
-    check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
+    check('text', `${options.label} must be text.`, isPlainText),
     (more) => MaxLength(2000, { ...more, message: `${options.label} can have at most 2,000 characters.` }),
   ]);
 
@@ -159,7 +162,7 @@ const isUnitText = (value: unknown) =>
 /** A Global Trade Item Number, or nothing. */
 export const Gtin = (options: FieldOptions) =>
   field({ type: 'text', label: options.label }, options, [
-    check('text', `${options.label} must be text.`, (value) => typeof value === 'string'),
+    check('text', `${options.label} must be text.`, isPlainText),
     check(
       'gtin',
       `${options.label} has 8, 12, 13 or 14 digits, of which the last is a check digit; this one does not fit.`,

@@ -1,1 +1,2 @@
 export { addMonths } from './add-months.js';
+export { isDay } from './is-day.js';

@@ -25,7 +25,11 @@ export function conversionConflicts(own: readonly RowOf<'itemConversion'>[]): Co
   });
 }
 
-function factorThrough(from: string, to: string, own: readonly RowOf<'itemConversion'>[]): Decimal | null {
+/**
+ * How many of one unit are one of another, by standard factors and an item's own conversions; null where no way leads there.
+ * Conversions that do not say how many count as nothing known.
+ */
+export function factorThrough(from: string, to: string, own: readonly RowOf<'itemConversion'>[]): Decimal | null {
   const way = ownWay(from, to, own);
   if (way === null) return null;
   let [factor, at]: [Decimal, string] = [ONE, from];
