@@ -17,6 +17,7 @@ import { dataSource } from './database/data-source.js';
 import { DemoService } from './demo/demo.service.js';
 import { HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
+import { ExchangeRatesController } from './stand-ins/exchange-rates.controller.js';
 
 @Module({ providers: [Tries], exports: [Tries] })
 class TriesModule {}
@@ -30,7 +31,7 @@ export class AppModule {
         TypeOrmModule.forRootAsync({ useFactory: () => dataSource(databaseUrl).options }),
         ThrottlerModule.forRootAsync({ imports: [TriesModule], inject: [Tries], useFactory: signInLimit }),
       ],
-      controllers: [HealthController, AccountsController, BooksController, FiguresController],
+      controllers: [HealthController, AccountsController, BooksController, FiguresController, ExchangeRatesController],
       providers: [
         AccountsService,
         BooksService,

@@ -72,7 +72,7 @@ export class Settings extends Row {
   electricityPerKilowattHour: string | null = null;
 
   /** Whether the simulated rate service is asked for exchange rates; where not, they are typed. */
-  @Flag({ label: 'Ask the simulated rate service' })
+  @Flag({ label: 'Use the simulated rate service' })
   useRateService = true;
 
   /** How materials are planned that do not say otherwise. */

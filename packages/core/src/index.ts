@@ -1,7 +1,15 @@
 export { evaluate, WHOLE_BOOK, type Evaluation, type Override } from './evaluate/index.js';
 export { slopes, inputsOf } from './figure/index.js';
 export { minorDigits, steppedPrice } from './money/index.js';
-export { fixedDigits, readNumber, type DecimalSign, type ReadNumber } from './number/index.js';
+export {
+  adjusted,
+  fixedDigits,
+  readAdjustment,
+  readNumber,
+  type Adjustment,
+  type DecimalSign,
+  type ReadNumber,
+} from './number/index.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './production/index.js';
 export { conversion, convert, unitsWithin } from './quantity/index.js';
 export {

@@ -57,6 +57,9 @@ export const api = createApi({
       query: (id) => ({ url: `books/${id}`, method: 'DELETE' }),
       invalidatesTags: ['books'],
     }),
+    simulatedRate: build.query<{ rate: string }, { currency: string; base: string; day: string }>({
+      query: (params) => ({ url: 'stand-ins/exchange-rates', params }),
+    }),
     members: build.query<Member[], string>({ query: (id) => `books/${id}/members`, providesTags: ['members'] }),
     putMember: build.mutation<Member[], { bookId: string; email: string; role: string }>({
       query: ({ bookId, ...body }) => ({ url: `books/${bookId}/members`, method: 'PUT', body }),
@@ -79,6 +82,7 @@ export const {
   useMakeBookMutation,
   useTakeInBookMutation,
   useRemoveBookMutation,
+  useLazySimulatedRateQuery,
   useMembersQuery,
   usePutMemberMutation,
   useRemoveMemberMutation,

@@ -40,6 +40,12 @@ export function FirstSteps() {
   return (
     <section className="first-steps" aria-label="First steps">
       <h2 className="section-title">From a pack price to a selling price</h2>
+      <p>
+        <Link className="link" to={`${path}/make/guide`}>
+          Be guided through your first product
+        </Link>{' '}
+        <span className="text-soft">question by question; you can leave it and come back at any time</span>
+      </p>
       <ol>
         {steps.map((step) => (
           <li key={step.to} className={step.done ? 'step-done' : ''}>

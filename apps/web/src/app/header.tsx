@@ -1,10 +1,12 @@
 import { NavLink, useNavigate } from 'react-router';
+import { bookActions } from '../book/book-slice.js';
 import { redo, undo } from '../book/edit.js';
 import { useBookPath, useSettings } from '../book/use-book.js';
 import { useView } from '../engine/use-view.js';
 import { useSessionQuery, useSignOutMutation } from './api.js';
 import { Search } from './search.js';
 import { useAppDispatch, useAppSelector } from './store.js';
+import { today } from './today.js';
 
 const AREAS = [
   ['', 'Overview'],
@@ -34,7 +36,10 @@ export function Header({ searching, setSearching }: HeaderProps) {
         <NavLink to={`${path}/settings`} className="header-name" title="Settings of the book">
           {settings.name}
         </NavLink>
-        <span className={isTrial ? 'applied applied-trial' : 'applied'}>{isTrial ? 'Trial' : 'Baseline'}</span>
+        <span className="flex gap-1">
+          <span className={isTrial ? 'applied applied-trial' : 'applied'}>{isTrial ? 'Trial' : 'Baseline'}</span>
+          <AsOf />
+        </span>
       </div>
       <nav className="areas" aria-label="Areas">
         {AREAS.map(([to, label]) => (
@@ -53,6 +58,34 @@ export function Header({ searching, setSearching }: HeaderProps) {
       <PersonMenu />
       {searching && <Search onClose={() => setSearching(false)} />}
     </header>
+  );
+}
+
+/** The day as of which everything is worked out; another than today is unmistakable. */
+function AsOf() {
+  const asOf = useAppSelector(({ book }) => book.asOf);
+  const dispatch = useAppDispatch();
+  const choose = (day: string | null) => dispatch(bookActions.dayChosen(day));
+  return (
+    <details className="as-of">
+      <summary className={asOf === null ? 'applied' : 'applied applied-trial'}>as of {asOf ?? 'today'}</summary>
+      <div className="export-choices as-of-choices">
+        <label>
+          Work everything out as of
+          <input
+            type="date"
+            className="input-line"
+            value={asOf ?? today()}
+            onChange={(event) =>
+              event.target.value !== '' && choose(event.target.value === today() ? null : event.target.value)
+            }
+          />
+        </label>
+        <button type="button" disabled={asOf === null} onClick={() => choose(null)}>
+          Back to today
+        </button>
+      </div>
+    </details>
   );
 }
 

@@ -5,8 +5,10 @@ export interface Notice {
   readonly id: number;
   readonly sentence: string;
   readonly tone?: 'problem';
-  /** Asks whether to take a change back although it has moved on since. */
-  readonly question?: { readonly action: 'force'; readonly stack: 'undo' | 'redo' };
+  /** Asks whether to take a change back although it has moved on since, or to archive what cannot be removed. */
+  readonly question?:
+    | { readonly action: 'force'; readonly stack: 'undo' | 'redo' }
+    | { readonly action: 'archive'; readonly kind: 'material' | 'product'; readonly rowId: string };
 }
 
 const slice = createSlice({

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { archive } from '../book/archive.js';
 import { takeBackAllTheSame } from '../book/edit.js';
 import { dismissed, type Notice } from './notices-slice.js';
 import { useAppDispatch, useAppSelector } from './store.js';
@@ -35,10 +36,12 @@ function NoticeLine({ notice }: { notice: Notice }) {
           className="quiet-button"
           onClick={() => {
             dispatch(dismissed(id));
-            dispatch(takeBackAllTheSame(question.stack));
+            dispatch(
+              question.action === 'force' ? takeBackAllTheSame(question.stack) : archive(question.kind, question.rowId),
+            );
           }}
         >
-          Take it back
+          {question.action === 'force' ? 'Take it back' : 'Archive it'}
         </button>
       )}
       <button type="button" className="quiet-button" onClick={() => dispatch(dismissed(id))}>

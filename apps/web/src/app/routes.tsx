@@ -41,6 +41,11 @@ export const router = createBrowserRouter([
                 lazy: async () => ({ Component: (await import('../production/grades-screen.js')).GradesScreen }),
               },
               {
+                path: 'make/guide/:productId?',
+                handle: 'Guide: cost a product step by step',
+                lazy: async () => ({ Component: (await import('../production/guide/guide-screen.js')).GuideScreen }),
+              },
+              {
                 path: 'make/equipment',
                 handle: 'Equipment and shared runs',
                 lazy: async () => ({ Component: (await import('../production/equipment-screen.js')).EquipmentScreen }),

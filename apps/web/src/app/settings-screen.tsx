@@ -4,6 +4,8 @@ import { useNavigate } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { localeName } from '../figures/format.js';
 import { PLANNING_WORDS } from '../purchasing/planning-words.js';
+import { RatesGrid } from '../purchasing/rates-grid.js';
+import { UnitsGrid } from '../purchasing/units-grid.js';
 import { RowField } from '../controls/row-field.js';
 import {
   problemsOf,
@@ -50,12 +52,19 @@ export function SettingsScreen() {
         <h2 className="section-title mt-6">What materials are planned to cost</h2>
         <div className="fields">
           {field('planningBasis', undefined, PLANNING_WORDS)}
-          {settings.planningBasis !== 'latest' && field('planningMonths', 'months')}
+          {(settings.planningBasis === 'highest' || settings.planningBasis === 'average') &&
+            field('planningMonths', 'months')}
           {field('bufferPercent', '% on top')}
         </div>
         <p className="text-soft">
           A material may say otherwise for itself. Open days and normal hours stand under Run.
         </p>
+        <div className="mt-6">
+          <RatesGrid />
+        </div>
+        <div className="mt-6">
+          <UnitsGrid />
+        </div>
         <h2 className="section-title mt-6">Book file</h2>
         <p className="text-soft">
           The whole book as one file, without its history: to keep, to hand on, or to take in again as a new book.

@@ -33,6 +33,8 @@ export interface BookState {
   readonly redo: readonly UndoEntry[];
   readonly link: Link;
   readonly conflict: Conflict | null;
+  /** The day as of which the figures are worked out; null for today. */
+  readonly asOf: string | null;
   /** Values that are tried and not kept: they lie over the book until they are accepted or dropped. */
   readonly trial: readonly Override[];
 }
@@ -46,6 +48,7 @@ const initialState: BookState = {
   redo: [],
   link: 'well',
   conflict: null,
+  asOf: null,
   trial: [],
 };
 
@@ -74,6 +77,7 @@ const slice = createSlice({
       conflict: null,
       pending: payload,
     }),
+    dayChosen: (state, { payload }: PayloadAction<string | null>) => ({ ...state, asOf: payload }),
     linked: (state, { payload }: PayloadAction<Link>) => ({ ...state, link: payload }),
     conflicted: (state, { payload }: PayloadAction<Conflict>) => ({ ...state, conflict: payload }),
     /** Tries one more value; the one that was tried for the same field before gives way. */

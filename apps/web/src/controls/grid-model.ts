@@ -1,6 +1,7 @@
 import type { Operation } from '@nuvar/book';
 import type { FigureView, ViewName, ViewOf } from '@nuvar/core';
 import type { ReactNode } from 'react';
+import type { Offer } from './offers.js';
 
 /** What a typed text means for a row, and how it was read; or why it is refused. */
 export type Reading<Patch> = { readonly patch: Patch; readonly shown: string } | { readonly refusal: string };
@@ -25,6 +26,10 @@ export interface InputColumn<Row, Patch> extends ColumnBase {
   readonly read: (text: string, row: Row | null) => Reading<Patch>;
   /** The choices of a cell; the labels are what is read and copied. */
   readonly options?: (row: Row | null) => readonly { readonly value: string; readonly label: string }[];
+  /** What an item cell offers for what was typed, where that is more than the options that fit. */
+  readonly offers?: (typed: string, row: Row | null) => readonly Offer[];
+  /** True where a cell waits for one of its offers to be picked: they are shown as soon as it is gone to. */
+  readonly awaitsPick?: (row: Row | null) => boolean;
   /** Values that are offered while typing. */
   readonly suggestions?: readonly string[];
   readonly placeholder?: string;

@@ -125,6 +125,8 @@ function InputCell<Row, Patch>({ column, row, name, text, canWrite, write }: Inp
         place={place}
         value={value}
         options={options}
+        offers={column.offers && ((typed) => column.offers?.(typed, row) ?? [])}
+        awaitsPick={column.awaitsPick?.(row) ?? false}
         commit={write}
         readOnly={!canWrite}
         placeholder={placeholder}

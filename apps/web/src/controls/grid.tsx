@@ -4,6 +4,7 @@ import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, typ
 import { noticed } from '../app/notices-slice.js';
 import { useAppDispatch } from '../app/store.js';
 import { useEdit, useMayEdit } from '../book/use-book.js';
+import { ChangeMany } from './change-many.js';
 import { blockOf } from './csv.js';
 import { exportCells } from './export-cells.js';
 import { GridExport } from './grid-export.js';
@@ -17,6 +18,8 @@ interface GridProps<Row extends { readonly id: string }, Patch extends object> {
   readonly title: string;
   readonly rows: readonly Row[];
   readonly columns: readonly Column<Row, Patch>[];
+  /** Columns that are not shown: they go out with an export, and can be changed for many rows in one go. */
+  readonly moreColumns?: readonly Column<Row, Patch>[];
   /** Absent where rows are only read. */
   readonly writer?: GridWriter<Row, Patch>;
   /** How a row is called where it is acted upon: "Remove White slip". */
@@ -39,7 +42,19 @@ const MOST_WITHOUT_WINDOW = 60;
  * the rows in sight are drawn.
  */
 export function Grid<Row extends { readonly id: string }, Patch extends object>(props: GridProps<Row, Patch>) {
-  const { title, rows: given, columns, writer, nameOf, selected, onSelect, onCreate, tools, empty } = props;
+  const {
+    title,
+    rows: given,
+    columns,
+    moreColumns = [],
+    writer,
+    nameOf,
+    selected,
+    onSelect,
+    onCreate,
+    tools,
+    empty,
+  } = props;
   const mayEdit = useMayEdit();
   const edit = useEdit();
   const dispatch = useAppDispatch();
@@ -84,7 +99,12 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
   };
   const act = (row: Row, what: 'remove' | 'duplicate') => {
     const problem = edit(writer?.[what]?.(row) ?? [])[0];
-    if (problem) dispatch(noticed({ sentence: problem.sentence, tone: 'problem' }));
+    if (problem === undefined) return;
+    const { kind, rowId, code, sentence } = problem;
+    const canArchive = code === 'still-used' && (kind === 'material' || kind === 'product') && rowId !== undefined;
+    dispatch(
+      noticed({ sentence, tone: 'problem', ...(canArchive ? { question: { action: 'archive', kind, rowId } } : {}) }),
+    );
   };
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const target = event.target as HTMLElement;
@@ -127,7 +147,16 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
         <h2 className="section-title">{title}</h2>
         {tools}
         <span className="grow" />
-        <GridExport title={title} table={() => exportCells(columns, rows)} />
+        {canWrite && rows.length > 1 && (
+          <ChangeMany
+            title={title}
+            rows={rows}
+            columns={[...columns, ...moreColumns]}
+            writer={writer}
+            nameOf={nameOf}
+          />
+        )}
+        <GridExport title={title} table={() => exportCells([...columns, ...moreColumns], rows)} />
       </div>
       <div ref={scroller} className="grid-scroll" tabIndex={-1}>
         <table className="grid-table" onKeyDown={onKeyDown} onPaste={onPaste}>

@@ -2,12 +2,16 @@ import { useCombobox } from 'downshift';
 import { useId, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { moveAlong } from './move-on.js';
-import { offersFor } from './offers.js';
+import { offersFor, type Offer } from './offers.js';
 
 interface ItemInputProps {
   readonly label: string;
   readonly value: string;
-  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly options: readonly Offer[];
+  /** Offers for what was typed, where they are more than the options that fit. */
+  readonly offers?: ((typed: string) => readonly Offer[]) | undefined;
+  /** Shows the offers for what stands there as soon as the field is gone to: one key picks the best. */
+  readonly awaitsPick?: boolean;
   /** Takes the chosen label or what was typed; returns a sentence where it is refused. */
   readonly commit: (text: string) => string | null;
   readonly place?: string | undefined;
@@ -16,12 +20,17 @@ interface ItemInputProps {
 }
 
 /** Picks one of many by typing a part of its name. */
-export function ItemInput({ label, value, options, commit, place, readOnly, placeholder }: ItemInputProps) {
+export function ItemInput(props: ItemInputProps) {
+  const { label, value, options, offers, awaitsPick = false, commit, place, readOnly, placeholder } = props;
   const [draft, setDraft] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const inputId = useId();
   const hintId = useId();
-  const offered = useMemo(() => offersFor(options, draft ?? ''), [options, draft]);
+  const typed = draft ?? (awaitsPick ? value : null);
+  const offered = useMemo(
+    () => (typed === null ? [] : [...(offers?.(typed) ?? offersFor(options, typed))]),
+    [options, offers, typed],
+  );
   const take = (text: string): boolean => {
     if (text.trim() === '' || text === value) {
       setDraft(null);
@@ -33,15 +42,20 @@ export function ItemInput({ label, value, options, commit, place, readOnly, plac
     setDraft(sentence === null ? null : text);
     return sentence === null;
   };
-  const { isOpen, getInputProps, getMenuProps, getItemProps, highlightedIndex, closeMenu } = useCombobox({
+  const { isOpen, getInputProps, getMenuProps, getItemProps, highlightedIndex, openMenu, closeMenu } = useCombobox({
     inputId,
     items: offered,
     inputValue: draft ?? value,
     selectedItem: null,
     itemToString: (item) => item?.label ?? '',
     defaultHighlightedIndex: 0,
+    // Leaving the field picks the marked item, but makes nothing new: for that one has to say so.
+    stateReducer: (state, { type, changes }) =>
+      type === useCombobox.stateChangeTypes.InputBlur && changes.selectedItem?.typed !== undefined
+        ? { ...changes, selectedItem: state.selectedItem }
+        : changes,
     onSelectedItemChange: ({ selectedItem }) => {
-      if (selectedItem) take(selectedItem.label);
+      if (selectedItem) take(selectedItem.typed ?? selectedItem.label);
     },
   });
   /** Drawn at once: what was picked may have made the row that is gone to, and the next key must not be lost. */
@@ -69,7 +83,14 @@ export function ItemInput({ label, value, options, commit, place, readOnly, plac
           spellCheck: false,
           // Straight from the field: by way of the combobox fast typing would lose letters.
           onChange: (event) => setDraft((event.target as HTMLInputElement).value),
-          onFocus: (event) => event.target.select(),
+          onFocus: (event) => {
+            event.target.select();
+            if (!awaitsPick || readOnly) return;
+            setDraft(value);
+            openMenu();
+          },
+          // A click on the field would close again what going to it has opened.
+          onClick: (event) => Object.assign(event.nativeEvent, { preventDownshiftDefault: true }),
           onBlur: () => take(draft ?? value),
           onKeyDown: (event) => {
             if (event.key === 'Escape') {
@@ -79,7 +100,7 @@ export function ItemInput({ label, value, options, commit, place, readOnly, plac
               event.preventDefault();
               Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
               const marked = isOpen && draft !== null ? offered[highlightedIndex] : undefined;
-              takeAndGoOn(marked?.label ?? draft ?? value);
+              takeAndGoOn(marked === undefined ? (draft ?? value) : (marked.typed ?? marked.label));
             }
           },
         })}

@@ -1,3 +1,10 @@
+/** Something that can be picked while typing; `typed` is what picking it stands for, its label unless said. */
+export interface Offer {
+  readonly value: string;
+  readonly label: string;
+  readonly typed?: string;
+}
+
 const MOST_OFFERED = 12;
 
 /** Options that fit what was typed: those first that begin with it, then those that hold all its words. */

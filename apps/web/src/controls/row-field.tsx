@@ -103,6 +103,7 @@ function FieldControl({ kind, row, spec, name, words, placeholder }: ControlProp
           place={place}
           value={value}
           nullable={spec.nullable}
+          empty={words?.[''] ?? 'not chosen'}
           write={write}
           disabled={!mayEdit}
         />
@@ -150,14 +151,16 @@ interface ReferenceProps {
   readonly place: string;
   readonly value: unknown;
   readonly nullable: boolean;
+  /** What is said where none is chosen. */
+  readonly empty: string;
   readonly disabled: boolean;
   readonly write: (next: unknown) => string | null;
 }
 
-function ReferenceControl({ kind, name, place, value, nullable, write, disabled }: ReferenceProps) {
+function ReferenceControl({ kind, name, place, value, nullable, empty, write, disabled }: ReferenceProps) {
   const rows = useAll(kind);
   const options = rows.map((row) => ({ value: row.id, label: String(fieldValue(row, 'name')) }));
-  const all = nullable || value === null ? [{ value: '', label: 'not chosen' }, ...options] : options;
+  const all = nullable || value === null ? [{ value: '', label: empty }, ...options] : options;
   return (
     <SelectInput
       label={name}

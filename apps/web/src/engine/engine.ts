@@ -1,5 +1,5 @@
 import type { RowsByKind, Write } from '@nuvar/book';
-import type { Override, ViewName, ViewOf } from '@nuvar/core';
+import type { EffectView, Override, ViewName, ViewOf } from '@nuvar/core';
 import type { FromWorker, ToWorker } from './messages.js';
 
 type Listener = () => void;
@@ -59,13 +59,27 @@ export const engine = {
 
   /** Works out views once, for an export. */
   ask<Name extends ViewName>(name: Name, ids: readonly string[]): Promise<ViewOf<Name>[]> {
-    return new Promise((done) => {
-      const question = nextQuestion++;
-      questions.set(question, (answers) => done(answers.map((json) => JSON.parse(json) as ViewOf<Name>)));
-      tell({ type: 'ask', question, keys: ids.map((id) => `${name}/${id}`) });
-    });
+    return question((number) => ({ type: 'ask', question: number, keys: ids.map((id) => `${name}/${id}`) })).then(
+      (answers) => answers.map((json) => JSON.parse(json) as ViewOf<Name>),
+    );
+  },
+
+  /** What overrides would do to the full cost of products; the book and what is tried on it stay as they are. */
+  effectOf(overrides: readonly Override[], productIds: readonly string[]): Promise<EffectView[]> {
+    return question((number) => ({ type: 'effect', question: number, overrides, productIds })).then(
+      ([json = '[]']) => JSON.parse(json) as EffectView[],
+    );
   },
 };
+
+/** Asks the worker something once. */
+function question(message: (number: number) => ToWorker): Promise<readonly string[]> {
+  return new Promise((done) => {
+    const number = nextQuestion++;
+    questions.set(number, done);
+    tell(message(number));
+  });
+}
 
 /** Views that are asked for in one go are asked for in one message. */
 function announce(key: string): void {

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { evaluate, isViewName, VIEWS, type Evaluation } from '@nuvar/core';
+import { effectOf, evaluate, isViewName, VIEWS, type Evaluation } from '@nuvar/core';
 import type { FromWorker, ToWorker } from './messages.js';
 
 /**
@@ -80,6 +80,12 @@ function handle(message: ToWorker): void {
     case 'leave':
       for (const key of message.keys) watched.delete(key);
       return;
+    case 'effect': {
+      const { question, overrides, productIds } = message;
+      const effects = evaluation === null ? [] : effectOf(evaluation, overrides, productIds);
+      post({ type: 'answer', question, views: [JSON.stringify(effects)] });
+      return;
+    }
     case 'ask':
       post({ type: 'answer', question: message.question, views: message.keys.map(viewOf) });
       return;

@@ -1,3 +1,4 @@
+import { rowsByKind } from '@nuvar/book';
 import type { store } from '../app/store.js';
 import { model } from '../book/model.js';
 import { engine } from './engine.js';
@@ -8,7 +9,12 @@ export function followBook(state: Pick<typeof store, 'getState' | 'subscribe'>, 
   let seen = state.getState().book;
   state.subscribe(() => {
     const { book } = state.getState();
-    if (book.trial !== seen.trial) engine.override(book.trial);
+    if (book.asOf !== seen.asOf && book.id !== null && book.id === seen.id) {
+      engine.open(rowsByKind(model.rows), book.asOf ?? today());
+      engine.override(book.trial);
+    } else if (book.trial !== seen.trial) {
+      engine.override(book.trial);
+    }
     if (book.id === null && seen.id !== null) engine.close();
     seen = book;
   });

@@ -8,6 +8,12 @@ export type ToWorker =
   | { readonly type: 'override'; readonly overrides: readonly Override[] }
   | { readonly type: 'watch'; readonly keys: readonly string[] }
   | { readonly type: 'leave'; readonly keys: readonly string[] }
+  | {
+      readonly type: 'effect';
+      readonly question: number;
+      readonly overrides: readonly Override[];
+      readonly productIds: readonly string[];
+    }
   | { readonly type: 'ask'; readonly question: number; readonly keys: readonly string[] };
 
 /** What the worker tells the page. A view travels as JSON text: it is compared and parsed once. */

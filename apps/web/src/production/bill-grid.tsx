@@ -12,6 +12,7 @@ import { knownUnits, readUnit } from '../controls/known-units.js';
 import { copyInBook, removalInBook } from '../controls/rows-writer.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { isPriced, measuredBy, newMaterial } from '../purchasing/material-rows.js';
+import { billOffers } from './bill-offers.js';
 
 type Line = StoredRow<'billLine'>;
 /** What can be typed into a line: its fields, or the name of something that is not in the book yet. */
@@ -23,6 +24,9 @@ interface Item {
   readonly label: string;
   readonly unit: string;
   readonly field: 'materialId' | 'componentId';
+  readonly archived: boolean;
+  /** Other words by which it is found: code, category, suppliers. */
+  readonly words: string;
   /** All units in which it can be stated, its own first. */
   readonly units: readonly string[];
 }
@@ -40,7 +44,7 @@ export function BillGrid({ product }: BillGridProps) {
   const { locale, currency } = useSettings();
   const columns = useMemo(() => billColumns(items, product, locale, currency), [items, product, locale, currency]);
   const writer = useMemo(() => billWriter(product.id, items), [product.id, items]);
-  const labelOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '')?.label ?? 'line';
+  const labelOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '')?.label ?? (line.text || 'line');
   return (
     <Grid
       title="What goes into it"
@@ -48,7 +52,7 @@ export function BillGrid({ product }: BillGridProps) {
       columns={columns}
       writer={writer}
       nameOf={labelOf}
-      empty="Type a material into the empty row, then how much of it goes in. What is not in the book yet is added as you type it."
+      empty="Type a material into the empty row, then how much of it goes in. What is not in the book yet can be added there, or stand as text until you link it."
     />
   );
 }
@@ -58,6 +62,11 @@ function reachable(owner: 'materialId' | 'productId', id: string, unit: string):
   const own = model.rows.rowsWith('itemConversion', owner, id);
   return own.length === 0 ? unitsNear(unit) : [unit, ...unitsWithin(unit, own)];
 }
+
+const suppliersOf = (materialId: string) =>
+  model.rows
+    .rowsWith('supplierPrice', 'materialId', materialId)
+    .map(({ supplierId }) => model.rows.row('supplier', supplierId ?? '')?.name ?? '');
 
 const NEAR = new Map<string, readonly string[]>();
 
@@ -78,18 +87,22 @@ function useItems(productId: string): ReadonlyMap<string, Item> {
     const names = new Set(materials.map((row) => row.name.toLowerCase()));
     const components = products
       .filter((row) => row.id !== productId)
-      .map(({ id, name, outputUnit }): Item => ({
+      .map(({ id, name, outputUnit, archived }): Item => ({
         id,
         label: names.has(name.toLowerCase()) ? `${name} (product)` : name,
         unit: outputUnit,
         field: 'componentId',
+        archived,
+        words: '',
         units: reachable('productId', id, outputUnit),
       }));
-    const bought = materials.map(({ id, name, baseUnit }): Item => ({
+    const bought = materials.map(({ id, name, baseUnit, code, category, archived }): Item => ({
       id,
       label: name,
       unit: baseUnit,
       field: 'materialId',
+      archived,
+      words: [code, category, ...suppliersOf(id)].join(' '),
       units: reachable('materialId', id, baseUnit),
     }));
     return new Map([...bought, ...components].map((item) => [item.id, item]));
@@ -103,9 +116,10 @@ function billColumns(
   locale: string,
   currency: string,
 ): Column<Line, LinePatch>[] {
-  const all = [...items.values()];
+  const all = [...items.values()].filter((item) => !item.archived);
   const itemOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '');
   const offered = all.map(({ id, label }) => ({ value: id, label }));
+  const offers = billOffers(all);
   const basis = fieldColumn<Line>('billLine', 'basis', locale, { width: '7rem', words: BASIS_WORDS });
   const loss = fieldColumn<Line>('billLine', 'lossPercent', locale, { width: '4rem', header: 'Loss, %' });
   return [
@@ -117,16 +131,20 @@ function billColumns(
       placeholder: 'Type a material',
       blankPlace: `${productId}.bill`,
       options: () => offered,
-      text: (line) => itemOf(line)?.label ?? '',
+      offers: (typed, line) => offers(typed, isUnlinked(line)),
+      awaitsPick: isUnlinked,
+      place: ({ id }) => `${id}.text`,
+      text: (line) => itemOf(line)?.label ?? line.text,
       read: (text) => {
         const typed = text.trim();
         const found = all.find((item) => item.label.toLowerCase() === typed.toLowerCase());
         if (found !== undefined) return { patch: pointingTo(found), shown: found.label };
         if (typed.toLowerCase() === ownName.toLowerCase()) return { refusal: `${ownName} cannot contain itself.` };
-        if (typed.length > 120) return { refusal: 'Name can have at most 120 characters.' };
-        return typed === ''
-          ? { refusal: 'A line needs a material or a component.' }
-          : { patch: { newItem: typed }, shown: `${typed} (new)` };
+        if (typed.length > 121) return { refusal: 'Name can have at most 120 characters.' };
+        if (typed === '' || typed === '+') return { refusal: 'A line needs a material or a component.' };
+        if (typed.startsWith('+'))
+          return { patch: { newItem: typed.slice(1).trim() }, shown: `${typed.slice(1).trim()} (new material)` };
+        return { patch: { text: typed, materialId: null, componentId: null }, shown: `${typed} (not linked yet)` };
       },
     },
     {
@@ -189,8 +207,20 @@ const SMALL_UNITS: Readonly<Record<string, string>> = { kg: 'g', l: 'ml' };
 const pointingTo = ({ id, field, unit }: Item): LinePatch => ({
   materialId: field === 'materialId' ? id : null,
   componentId: field === 'componentId' ? id : null,
+  text: '',
   unit: SMALL_UNITS[unit] ?? unit,
 });
+
+const isUnlinked = (line: Line | null) => line !== null && line.text !== '';
+
+/** The other lines of the book that say the same text: they are linked with the one that is. */
+function alsoLinked(line: Line, materialId: string | null | undefined): Operation[] {
+  if (line.text === '' || materialId == null) return [];
+  return model.rows
+    .rowsWith('billLine', 'text', line.text)
+    .filter(({ id }) => id !== line.id)
+    .flatMap((other) => updateOf('billLine', other, { materialId, text: '' }));
+}
 
 /** Packaging counts by the good piece, all else by the piece started. */
 function usualBasis(materialId: string | null | undefined): Line['basis'] {
@@ -205,13 +235,13 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
   ): { made: Operation[]; fields: Partial<Line> } => {
     if (newItem === undefined) return { made: [], fields: patch };
     const made = madeWithin(before, 'material', newItem);
-    if (made !== undefined) return { made: [], fields: { ...patch, materialId: made, componentId: null } };
+    if (made !== undefined) return { made: [], fields: { ...patch, materialId: made, componentId: null, text: '' } };
     const id = newId();
     const packUnit = patch.unit ?? 'kg';
     const baseUnit = Object.entries(SMALL_UNITS).find(([, small]) => small === packUnit)?.[0] ?? packUnit;
     return {
       made: newMaterial(id, { name: newItem, baseUnit }),
-      fields: { unit: SMALL_UNITS[baseUnit] ?? baseUnit, ...patch, materialId: id, componentId: null },
+      fields: { unit: SMALL_UNITS[baseUnit] ?? baseUnit, ...patch, materialId: id, componentId: null, text: '' },
     };
   };
   return {
@@ -223,15 +253,21 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
       const item = items.get(fields.materialId ?? fields.componentId ?? '');
       // Another item may be measured otherwise: a unit that still fits stays.
       const keeps = item !== undefined && item.units.includes(line.unit);
-      return [...made, ...measured, ...updateOf('billLine', line, keeps ? { ...fields, unit: line.unit } : fields)];
+      return [
+        ...made,
+        ...measured,
+        ...updateOf('billLine', line, keeps ? { ...fields, unit: line.unit } : fields),
+        ...alsoLinked(line, fields.materialId),
+      ];
     },
     create: (id, patch, before) => {
       const { made, fields } = withItem(patch, before);
-      if (!fields.materialId && !fields.componentId) return null;
+      if (!fields.materialId && !fields.componentId && !fields.text) return null;
       const lines = model.rows.rowsWith('billLine', 'productId', productId);
       const row = {
         productId,
         position: nextPosition('billLine', lines, before),
+        unit: 'each',
         basis: usualBasis(fields.materialId),
         ...fields,
       };

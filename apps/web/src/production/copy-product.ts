@@ -1,8 +1,17 @@
 import { withoutVersion, type BookReader, type Kind, type Operation, type StoredRow } from '@nuvar/book';
 
-const BELONGINGS = ['billLine', 'labourStep', 'otherCost'] as const satisfies readonly Kind[];
+const BELONGINGS = [
+  'billLine',
+  'labourStep',
+  'equipmentUse',
+  'otherCost',
+  'recoveredScrap',
+  'typedCost',
+  'candidateBatch',
+  'itemConversion',
+] as const satisfies readonly Kind[];
 
-/** The operations that duplicate a product with its bill, its steps and its other costs, under another name. */
+/** The operations that duplicate a product with all that makes its cost, under another name. Its GTIN stays its own. */
 export function copyOfProduct(
   book: BookReader,
   product: StoredRow<'product'>,
@@ -16,5 +25,5 @@ export function copyOfProduct(
       .rowsWith(kind, 'productId', product.id)
       .map((row) => create(kind, newId(), { ...withoutVersion(row), productId: id })),
   );
-  return [create('product', id, { ...withoutVersion(product), name }), ...belongings];
+  return [create('product', id, { ...withoutVersion(product), name, gtin: '' }), ...belongings];
 }

@@ -38,7 +38,7 @@ export function CostCard({ productId, card, unit }: CostCardProps) {
               per batch
             </th>
             <th scope="col" className="text-right">
-              share, %
+              <abbr title="share of the full cost in percent">%</abbr>
             </th>
           </tr>
         </thead>

@@ -7,6 +7,7 @@ import { useAll, useBookPath, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
+import { matches } from '../controls/matches.js';
 import { useFilter, useKeptSearch } from '../controls/use-filter.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { copiedName, rowsWriter } from '../controls/rows-writer.js';
@@ -40,10 +41,7 @@ export function MakeScreen() {
   const { locale, currency } = useSettings();
   const products = useAll('product');
   const [filter, setFilter] = useFilter();
-  const rows = useMemo(
-    () => products.filter((row) => row.name.toLowerCase().includes(filter.trim().toLowerCase())),
-    [products, filter],
-  );
+  const rows = useMemo(() => products.filter((row) => matches(row, filter)), [products, filter]);
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
       fieldColumn<Row>('product', 'name', locale, {
@@ -63,13 +61,21 @@ export function MakeScreen() {
     ],
     [locale, currency],
   );
-  const shown = productId ?? products[0]?.id;
+  const moreColumns = useMemo(
+    () =>
+      (['category', 'tags', 'code', 'batchSize', 'yieldPercent', 'plannedUnitsPerMonth', 'archived'] as const).map(
+        (field) => fieldColumn<Row>('product', field, locale, { width: 'auto' }),
+      ),
+    [locale],
+  );
+  const shown = productId ?? rows[0]?.id;
   return (
     <div className="split split-make">
       <Grid
         title="Products"
         rows={rows}
         columns={columns}
+        moreColumns={moreColumns}
         writer={productWriter}
         nameOf={({ name }) => name}
         selected={shown}
@@ -83,6 +89,9 @@ export function MakeScreen() {
             </Link>
             <Link className="link" to={`${path}/make/equipment`}>
               Equipment
+            </Link>
+            <Link className="link" to={`${path}/make/guide`}>
+              Guide
             </Link>
           </>
         }

@@ -1,7 +1,8 @@
 import type { StoredRow } from '@nuvar/book';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { useBookPath, useRow } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
+import { Sides, useSide } from '../controls/sides.js';
 import { useView } from '../engine/use-view.js';
 import { GapList } from '../figures/gap-list.js';
 import { unitWords } from '../figures/format.js';
@@ -14,15 +15,9 @@ import { FrozenCards } from './frozen-cards.js';
 import { LabourGrid } from './labour-grid.js';
 import { OtherCostGrid } from './other-cost-grid.js';
 import { ProductUses } from './product-uses.js';
+import { PRODUCT_KIND_WORDS } from './product-words.js';
 import { ScrapGrid } from './scrap-grid.js';
 import { TypedCostGrid } from './typed-cost-grid.js';
-
-export const PRODUCT_KIND_WORDS = {
-  made: 'made here',
-  bundle: 'bundle of products',
-  resale: 'sold on as bought',
-  service: 'service',
-};
 
 const COSTING_WORDS = { 'bill and steps': 'bill and steps', 'typed totals': 'typed totals (quick product)' };
 
@@ -49,7 +44,7 @@ export function ProductDetail({ id }: { id: string }) {
             Set its price
           </Link>
         </header>
-        <ProductSides />
+        <Sides sides={SIDES} label="Sides of the product" />
         <ProductSide product={product} />
       </div>
       <div className="product-card">
@@ -68,36 +63,8 @@ const SIDES = {
   earlier: 'Earlier cards',
   uses: 'Where used',
 } as const;
-type Side = keyof typeof SIDES;
-
-function useSide(): Side {
-  const side = useSearchParams()[0].get('side') ?? '';
-  return side in SIDES ? (side as Side) : 'recipe';
-}
-
-function ProductSides() {
-  const shown = useSide();
-  const [parameters] = useSearchParams();
-  const addressOf = (side: Side) => {
-    const next = new URLSearchParams(parameters);
-    next.delete('at');
-    if (side === 'recipe') next.delete('side');
-    else next.set('side', side);
-    return `?${next.toString()}`;
-  };
-  return (
-    <nav className="sides" aria-label="Sides of the product">
-      {(Object.keys(SIDES) as Side[]).map((side) => (
-        <Link key={side} to={addressOf(side)} className="side" aria-current={side === shown ? 'page' : undefined}>
-          {SIDES[side]}
-        </Link>
-      ))}
-    </nav>
-  );
-}
-
 function ProductSide({ product }: { readonly product: StoredRow<'product'> }) {
-  switch (useSide()) {
+  switch (useSide(SIDES)) {
     case 'about':
       return <AboutProduct product={product} />;
     case 'batches':

@@ -4,8 +4,9 @@ import { model } from '../book/model.js';
 import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
+import { matches } from '../controls/matches.js';
 import { useFilter, useKeptSearch } from '../controls/use-filter.js';
-import { materialColumns } from './material-columns.js';
+import { materialColumns, moreMaterialColumns } from './material-columns.js';
 import { MaterialDetail } from './material-detail.js';
 import { materialWriter, shownPrice, type MaterialRow } from './material-rows.js';
 
@@ -28,12 +29,14 @@ export function BuyScreen() {
       ),
     [locale, currency, suppliers],
   );
+  const moreColumns = useMemo(() => moreMaterialColumns(locale), [locale]);
   return (
     <div className="split split-buy">
       <Grid
         title="Materials"
         rows={rows}
         columns={columns}
+        moreColumns={moreColumns}
         writer={materialWriter}
         nameOf={({ material }) => material.name}
         selected={materialId}
@@ -60,7 +63,6 @@ function useMaterialRows(filter: string): MaterialRow[] {
   const materials = useAll('material');
   const version = useVersion('supplierPrice', 'supplier');
   return useMemo(() => {
-    const wanted = filter.trim().toLowerCase();
     const rows = materials.map((material): MaterialRow => {
       const price = shownPrice(model.rows.rowsWith('supplierPrice', 'materialId', material.id));
       return {
@@ -70,11 +72,7 @@ function useMaterialRows(filter: string): MaterialRow[] {
         supplier: model.rows.row('supplier', price?.supplierId ?? '')?.name ?? '',
       };
     });
-    return wanted === ''
-      ? rows
-      : rows.filter((row) =>
-          `${row.material.name} ${row.supplier} ${row.material.kind}`.toLowerCase().includes(wanted),
-        );
+    return rows.filter(({ material, supplier }) => matches(material, filter, supplier, material.kind));
     // eslint-disable-next-line react-hooks/exhaustive-deps -- prices and suppliers are those of this version
   }, [materials, version, filter]);
 }

@@ -3,6 +3,7 @@ import { typedText, unitWords } from '../figures/format.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { isRefusal, readAnyQuantity, readField, unitChoices } from '../controls/read-field.js';
+import { priceText, readPriceText } from './price-text.js';
 import { knownUnits } from '../controls/known-units.js';
 import type { MaterialPatch, MaterialRow } from './material-rows.js';
 
@@ -25,7 +26,7 @@ export function materialColumns(
   suppliers: readonly string[],
 ): Column<MaterialRow, MaterialPatch>[] {
   const kind = fieldColumn<StoredRow<'material'>>('material', 'kind', locale, {
-    width: '6.4rem',
+    width: '5.6rem',
     words: { ingredient: 'ingredient', packaging: 'packaging', resale: 'for resale' },
   });
   const unit = (text: string) => readField(specOf('supplierPrice', 'packUnit'), text, locale);
@@ -46,7 +47,7 @@ export function materialColumns(
     {
       id: 'kind',
       header: 'Kind',
-      width: '8.5rem',
+      width: '7.6rem',
       type: 'choice',
       place: ({ id }) => `${id}.kind`,
       options: () => kind.options?.(null) ?? [],
@@ -98,16 +99,11 @@ export function materialColumns(
     {
       id: 'price',
       header: `Price, ${currency}`,
-      width: '5.2rem',
+      width: '6.4rem',
       type: 'number',
       place: ({ price }) => `${price?.id ?? ''}.price`,
-      text: ({ price }) => (price?.price == null ? '' : typedText(price.price, locale)),
-      read: (text) => {
-        const reading = readField(specOf('supplierPrice', 'price'), text, locale);
-        return isRefusal(reading)
-          ? reading
-          : { patch: { price: reading.value as string | null }, shown: typedText(reading.shown, locale) };
-      },
+      text: ({ price }) => (price === undefined ? '' : priceText(price, currency, locale)),
+      read: (text) => readPriceText(text, locale),
     },
     {
       id: 'baseUnit',
@@ -135,4 +131,25 @@ export function materialColumns(
       digits: 4,
     }),
   ];
+}
+
+/** What else is known of a material: it goes out with an export, and can be changed for many in one go. */
+export function moreMaterialColumns(locale: string): Column<MaterialRow, MaterialPatch>[] {
+  return (['category', 'tags', 'code', 'bufferPercent', 'landedAddOn', 'planningBasis', 'archived'] as const).map(
+    (field) => {
+      const column = fieldColumn<StoredRow<'material'>>('material', field, locale, { width: 'auto' });
+      return {
+        id: column.id,
+        header: column.header,
+        width: column.width,
+        type: column.type,
+        options: () => column.options?.(null) ?? [],
+        text: ({ material }) => column.text(material),
+        read: (text, row) => {
+          const reading = column.read(text, row?.material ?? null);
+          return 'refusal' in reading ? reading : { patch: { about: reading.patch }, shown: reading.shown };
+        },
+      };
+    },
+  );
 }

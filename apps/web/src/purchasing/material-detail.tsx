@@ -1,6 +1,8 @@
+import type { StoredRow } from '@nuvar/book';
 import { Link } from 'react-router';
-import { useBookPath, useRow, useSettings } from '../book/use-book.js';
+import { useAll, useBookPath, useRow, useSettings } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
+import { Sides, useSide } from '../controls/sides.js';
 import { useView } from '../engine/use-view.js';
 import { unitWords } from '../figures/format.js';
 import { Amount } from '../figures/amount.js';
@@ -8,15 +10,18 @@ import { LeadFigure } from '../figures/lead-figure.js';
 import { ConversionsGrid } from './conversions-grid.js';
 import { MATERIAL_KIND_WORDS } from './material-columns.js';
 import { PLANNING_WORDS } from './planning-words.js';
+import { PriceHistory } from './price-history.js';
 import { PricesGrid } from './prices-grid.js';
+import { ReplaceMaterial } from './replace-material.js';
+import { StandardPrices } from './standard-prices.js';
 
-/** One material beside the grid: its price in every unit that fits, where the price comes from, and what it goes into. */
-export function MaterialDetail({ id }: { id: string }) {
+const SIDES = { price: 'Price', units: 'Units', about: 'About it', uses: 'Where used' };
+
+/** One material beside the grid: what it is planned to cost and why, its units, what it is, and what it goes into. */
+export function MaterialDetail({ id }: { readonly id: string }) {
   const material = useRow('material', id);
   const view = useView('material', id);
-  const path = useBookPath();
-  const settings = useSettings();
-  const { currency } = settings;
+  const { currency } = useSettings();
   if (material === undefined) {
     return (
       <section className="detail" aria-label="Material">
@@ -28,16 +33,46 @@ export function MaterialDetail({ id }: { id: string }) {
     <section className="detail" aria-label={material.name}>
       <h2 className="detail-title">{material.name}</h2>
       <LeadFigure figure={view?.perBaseUnit} digits={4} unit={`${currency} per ${unitWords(material.baseUnit)}`} />
+      {view?.landed && (
+        <p className="text-soft">
+          <Amount figure={view.landed} digits={4} /> of it is what it takes to get it here.
+        </p>
+      )}
+      <Sides sides={SIDES} label="Sides of the material" />
+      <MaterialSide material={material} />
+    </section>
+  );
+}
+
+function MaterialSide({ material }: { readonly material: StoredRow<'material'> }) {
+  switch (useSide(SIDES)) {
+    case 'units':
+      return <MaterialUnits material={material} />;
+    case 'about':
+      return <AboutMaterial id={material.id} />;
+    case 'uses':
+      return <MaterialUses material={material} />;
+    default:
+      return <MaterialPrices material={material} />;
+  }
+}
+
+function MaterialPrices({ material }: { readonly material: StoredRow<'material'> }) {
+  const settings = useSettings();
+  const suppliers = useAll('supplier');
+  const { id } = material;
+  const basis = material.planningBasis ?? settings.planningBasis;
+  const perUnit = `${settings.currency} per ${unitWords(material.baseUnit)}`;
+  return (
+    <>
       <div className="fields">
-        <RowField kind="material" id={id} field="name" />
-        <RowField kind="material" id={id} field="kind" words={MATERIAL_KIND_WORDS} />
         <RowField
           kind="material"
           id={id}
           field="planningBasis"
           words={{ ...PLANNING_WORDS, '': `as the book: ${PLANNING_WORDS[settings.planningBasis]}` }}
         />
-        {(material.planningBasis ?? settings.planningBasis) !== 'latest' && (
+        {(basis === 'highest' || basis === 'average') && (
           <RowField
             kind="material"
             id={id}
@@ -46,6 +81,28 @@ export function MaterialDetail({ id }: { id: string }) {
             placeholder={String(settings.planningMonths)}
           />
         )}
+        {basis === 'latest' && suppliers.length > 1 && (
+          <RowField kind="material" id={id} field="preferredSupplierId" words={{ '': 'anybody' }} />
+        )}
+        {basis !== 'standard' && (
+          <>
+            <RowField
+              kind="material"
+              id={id}
+              field="landedAddOn"
+              placeholder="none"
+              {...(material.landedAddOnBasis === 'percent' ? { suffix: '% of the price' } : {})}
+            />
+            {material.landedAddOn !== null && (
+              <RowField
+                kind="material"
+                id={id}
+                field="landedAddOnBasis"
+                words={{ percent: '% of the price', 'amount per base unit': perUnit }}
+              />
+            )}
+          </>
+        )}
         <RowField
           kind="material"
           id={id}
@@ -53,14 +110,20 @@ export function MaterialDetail({ id }: { id: string }) {
           suffix="% on top"
           placeholder={settings.bufferPercent}
         />
-        <RowField kind="material" id={id} field="note" />
       </div>
-      <div className="mt-4">
-        <PricesGrid material={material} />
-      </div>
-      <div className="mt-4">
-        <ConversionsGrid of="material" id={id} baseUnit={material.baseUnit} />
-      </div>
+      {basis === 'standard' && <StandardPrices material={material} />}
+      <PriceHistory id={id} baseUnit={material.baseUnit} />
+      <PricesGrid material={material} />
+    </>
+  );
+}
+
+function MaterialUnits({ material }: { readonly material: StoredRow<'material'> }) {
+  const view = useView('material', material.id);
+  const { currency } = useSettings();
+  return (
+    <>
+      <ConversionsGrid of="material" id={material.id} baseUnit={material.baseUnit} />
       {view && Object.keys(view.perOtherUnit).length > 0 && (
         <>
           <h3 className="detail-heading">The same price by other units</h3>
@@ -69,7 +132,7 @@ export function MaterialDetail({ id }: { id: string }) {
               {Object.entries(view.perOtherUnit).map(([unit, figure]) => (
                 <tr key={unit}>
                   <th scope="row">
-                    {currency} per {unit === 'each' ? 'piece' : unit}
+                    {currency} per {unitWords(unit)}
                   </th>
                   <td className="text-right">
                     <Amount figure={figure} />
@@ -80,7 +143,29 @@ export function MaterialDetail({ id }: { id: string }) {
           </table>
         </>
       )}
-      <h3 className="detail-heading">Goes into</h3>
+    </>
+  );
+}
+
+function AboutMaterial({ id }: { readonly id: string }) {
+  return (
+    <div className="fields">
+      <RowField kind="material" id={id} field="name" />
+      <RowField kind="material" id={id} field="kind" words={MATERIAL_KIND_WORDS} />
+      <RowField kind="material" id={id} field="code" />
+      <RowField kind="material" id={id} field="category" />
+      <RowField kind="material" id={id} field="tags" placeholder="between commas" />
+      <RowField kind="material" id={id} field="note" />
+      <RowField kind="material" id={id} field="archived" />
+    </div>
+  );
+}
+
+function MaterialUses({ material }: { readonly material: StoredRow<'material'> }) {
+  const view = useView('material', material.id);
+  const path = useBookPath();
+  return (
+    <>
       {view?.usedIn.length === 0 && <p className="text-soft">Nothing yet. Use it in a bill of materials under Make.</p>}
       <ul>
         {view?.usedIn.map((product) => (
@@ -88,9 +173,11 @@ export function MaterialDetail({ id }: { id: string }) {
             <Link className="link" to={`${path}/make/${product.id}`}>
               {product.name}
             </Link>
+            {!product.isDirect && <span className="text-soft"> inside a component</span>}
           </li>
         ))}
       </ul>
-    </section>
+      {view && view.usedIn.length > 0 && <ReplaceMaterial material={material} usedIn={view.usedIn} />}
+    </>
   );
 }

@@ -22,6 +22,9 @@ export interface MaterialPatch {
   readonly packQuantity?: string;
   readonly packUnit?: string;
   readonly price?: string | null;
+  readonly currency?: string;
+  /** Fields of the material itself that the list does not show. */
+  readonly about?: Partial<StoredRow<'material'>>;
 }
 
 /** The newest supplier price of a material. */
@@ -34,11 +37,11 @@ export function shownPrice(prices: readonly StoredRow<'supplierPrice'>[]): Store
 /** The supplier of that name, made where there is none yet. */
 export const supplierOf = (name: string, before: readonly Operation[]) => rowNamed('supplier', name, before);
 
-const isSameDimension = (one: string, other: string) =>
-  unitOfMeasure(one)?.dimension === unitOfMeasure(other)?.dimension;
+const dimensionOf = (unit: string) => unitOfMeasure(unit)?.dimension ?? unit;
+const isSameDimension = (one: string, other: string) => dimensionOf(one) === dimensionOf(other);
 
 function priceFields(
-  { packQuantity, packUnit, price }: MaterialPatch,
+  { packQuantity, packUnit, price, currency }: MaterialPatch,
   supplierId: string | null | undefined,
 ): Record<string, unknown> {
   return {
@@ -46,6 +49,7 @@ function priceFields(
     ...(packQuantity === undefined ? {} : { packQuantity }),
     ...(packUnit === undefined ? {} : { packUnit }),
     ...(price === undefined ? {} : { price }),
+    ...(currency === undefined ? {} : { currency }),
   };
 }
 
@@ -55,7 +59,11 @@ function update({ material, price }: MaterialRow, patch: MaterialPatch, before: 
   const baseUnit = patch.baseUnit ?? followedUnit(material, price, patch.packUnit);
   const fields = priceFields(patch, found?.id);
   const priceWrites = writePrice(material, price, baseUnit, fields);
-  return [...(found?.made ?? []), ...updateOf('material', material, { name, kind, baseUnit }), ...priceWrites];
+  return [
+    ...(found?.made ?? []),
+    ...updateOf('material', material, { name, kind, baseUnit, ...patch.about }),
+    ...priceWrites,
+  ];
 }
 
 /**
@@ -78,7 +86,14 @@ function writePrice(
       price,
       price.price === null && fields.price != null ? { ...fields, validFrom: today() } : fields,
     );
-  return [createOf('supplierPrice', newId(), { ...withoutVersion(price), validFrom: today(), ...fields })];
+  return [
+    createOf('supplierPrice', newId(), {
+      ...withoutVersion(price),
+      validFrom: today(),
+      orderedPacks: null,
+      ...fields,
+    }),
+  ];
 }
 
 /** While nothing depends on it yet, the base unit follows a pack that is bought in another kind of unit. */

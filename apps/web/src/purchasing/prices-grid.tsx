@@ -1,5 +1,5 @@
 import type { StoredRow } from '@nuvar/book';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { today } from '../app/today.js';
 import { createOf, updateOf } from '../book/operations.js';
 import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
@@ -9,7 +9,9 @@ import { figureColumn, type Column, type GridWriter } from '../controls/grid-mod
 import { isRefusal, readAnyQuantity } from '../controls/read-field.js';
 import { copyInBook, removalInBook } from '../controls/rows-writer.js';
 import { typedText, unitWords } from '../figures/format.js';
+import { RowField } from '../controls/row-field.js';
 import { supplierOf } from './material-rows.js';
+import { priceText, readPriceText } from './price-text.js';
 
 type Row = StoredRow<'supplierPrice'>;
 type Patch = Partial<Row> & { readonly supplier?: string };
@@ -20,20 +22,37 @@ export function PricesGrid({ material }: { material: StoredRow<'material'> }) {
   const suppliers = useAll('supplier');
   const { locale, currency } = useSettings();
   const rows = useMemo(() => [...prices].sort((one, other) => (one.validFrom < other.validFrom ? 1 : -1)), [prices]);
-  const columns = useMemo(() => priceColumns(locale, suppliers), [locale, suppliers]);
+  const columns = useMemo(() => priceColumns(locale, currency, suppliers), [locale, currency, suppliers]);
   const writer = useMemo(() => priceWriter(material, currency), [material, currency]);
+  const [selected, setSelected] = useState<string | undefined>();
+  const shown = rows.find(({ id }) => id === selected) ?? rows[0];
   return (
-    <Grid
-      title="Prices"
-      rows={rows}
-      columns={columns}
-      writer={writer}
-      nameOf={({ validFrom }) => `price from ${validFrom}`}
-    />
+    <>
+      <Grid
+        title="Prices"
+        rows={rows}
+        columns={columns}
+        writer={writer}
+        nameOf={({ validFrom }) => `price from ${validFrom}`}
+        selected={shown?.id}
+        onSelect={({ id }) => setSelected(id)}
+      />
+      {shown && (
+        <div className="fields" role="group" aria-label={`More of the price from ${shown.validFrom}`}>
+          <RowField kind="supplierPrice" id={shown.id} field="minimumOrder" label="Smallest order" suffix="packs" />
+          <RowField kind="supplierPrice" id={shown.id} field="orderedPacks" label="Ordered at it" suffix="packs" />
+          <RowField kind="supplierPrice" id={shown.id} field="supplierCode" />
+        </div>
+      )}
+    </>
   );
 }
 
-function priceColumns(locale: string, suppliers: readonly StoredRow<'supplier'>[]): Column<Row, Patch>[] {
+function priceColumns(
+  locale: string,
+  currency: string,
+  suppliers: readonly StoredRow<'supplier'>[],
+): Column<Row, Patch>[] {
   const nameOf = (id: string | null) => suppliers.find((each) => each.id === id)?.name ?? '';
   return [
     {
@@ -71,7 +90,16 @@ function priceColumns(locale: string, suppliers: readonly StoredRow<'supplier'>[
         };
       },
     },
-    fieldColumn<Row>('supplierPrice', 'price', locale, { width: '4.2rem', header: 'Price', placeholder: 'price' }),
+    {
+      id: 'price',
+      header: 'Price',
+      width: '5.4rem',
+      type: 'number',
+      placeholder: 'price',
+      place: ({ id }) => `${id}.price`,
+      text: (row) => priceText(row, currency, locale),
+      read: (text) => readPriceText(text, locale),
+    },
     figureColumn({
       id: 'perUnit',
       header: 'a unit',

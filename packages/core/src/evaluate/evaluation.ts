@@ -19,6 +19,8 @@ export interface Evaluation {
   apply(writes: readonly Write[]): void;
   /** Puts a what-if or a trial in place of the one before. */
   override(overrides: readonly Override[]): void;
+  /** What is read while more overrides lie over those that are there; afterwards all is as it was. */
+  trying<Result>(overrides: readonly Override[], read: () => Result): Result;
   /** The book as it stands, overrides included: for views that list rows. */
   readonly sheet: Sheet;
 }
@@ -153,6 +155,15 @@ export function beginEvaluation(
     },
     apply: (writes) => touched(sources.apply(writes)),
     override: (overrides) => touched(sources.override(overrides)),
+    trying: (overrides, readNow) => {
+      const before = sources.overrides();
+      touched(sources.override([...before, ...overrides]));
+      try {
+        return readNow();
+      } finally {
+        touched(sources.override(before));
+      }
+    },
     sheet,
   };
 }

@@ -25,6 +25,8 @@ export interface Sources {
   apply(writes: readonly Write[]): Source[];
   /** Lays these overrides over the book in place of those before, and returns the sources touched. */
   override(overrides: readonly Override[]): Source[];
+  /** The overrides that lie over the book. */
+  overrides(): readonly Override[];
   /** The value of the book where an override stands in its place. */
   baseline(id: string, field: string): unknown;
 }
@@ -78,6 +80,7 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
       for (const each of affected) if (base.row(each.kind, each.id)) put(touched, each.kind, each.id);
       return touched;
     },
+    overrides: () => current,
     baseline(id, field) {
       const mine = current.find((each) => each.id === id && each.field === field);
       const row = mine && base.row(mine.kind, id);

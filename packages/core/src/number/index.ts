@@ -1,3 +1,4 @@
+export { adjusted, readAdjustment, type Adjustment } from './adjustment.js';
 export { apportion, sharesInPercent } from './apportion.js';
 export { CoreError } from './core-error.js';
 export { Decimal, decimal, HUNDRED, ONE, ZERO } from './decimal.js';

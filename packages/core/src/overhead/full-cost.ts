@@ -1,6 +1,6 @@
 import { money, MONTH } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { gap, missing, product, sum, type Figure } from '../figure/index.js';
+import { choice, constant, gap, missing, product, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { labourHours, productCost } from '../production/index.js';
 import { overhead } from './overhead.js';
@@ -60,13 +60,15 @@ export const fullCost: Calculation<FullCost> = {
   },
 };
 
-/** Planned units of a product per month as a figure, or the gap that asks for them. */
+/** Planned units of a product per month as a figure, or the gap that asks for them. What is archived is not planned. */
 export function plannedUnits(sheet: Sheet, productId: string): Figure {
   const row = sheet.row('product', productId);
   const subject = row?.name ?? 'this product';
   const leaf = { name: 'Planned units per month', subject, unit: unit(row?.outputUnit ?? 'each').per(MONTH) };
   const whenEmpty = () =>
     gap('no-planned-units', { kind: 'product', id: productId, field: 'plannedUnitsPerMonth' }, { subject });
+  if (row?.archived)
+    return choice(leaf, constant('Nothing', '0', leaf.unit, 'archived'), 'an archived product is not planned');
   return row === undefined
     ? missing(leaf, whenEmpty())
     : sheet.input('product', row, 'plannedUnitsPerMonth', { ...leaf, whenEmpty });

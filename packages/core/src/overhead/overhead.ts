@@ -75,7 +75,7 @@ export const overhead: Calculation<Overhead> = {
 function plannedHoursByProduct(sheet: Sheet): Figure[] {
   return sheet
     .all('product')
-    .filter((row) => row.plannedUnitsPerMonth !== null)
+    .filter((row) => row.plannedUnitsPerMonth !== null && !row.archived)
     .map((row) => {
       const hours = sheet.read(labourHours, row.id).perUnit;
       const planned = sheet.input('product', row, 'plannedUnitsPerMonth', {

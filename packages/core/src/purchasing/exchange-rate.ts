@@ -25,7 +25,7 @@ export const exchangeRate: Calculation<{ rate: Figure }> = {
       };
     const values = { currency, day, bookCurrency: bookCurrency(sheet) };
     return {
-      rate: missing(leaf, gap('no-exchange-rate', { kind: 'exchangeRate', id: currency, field: 'rate' }, values)),
+      rate: missing(leaf, gap('no-exchange-rate', { kind: 'exchangeRate', id: 'new', field: 'rate' }, values)),
     };
   },
 };

@@ -1,5 +1,6 @@
 export type { BatchSizesView } from './batch-sizes-view.js';
 export type { CardLine, CardView } from './card-view.js';
+export { effectOf, type EffectView } from './effect-view.js';
 export type { RunView } from './equipment-view.js';
 export type { FigureView, GapView } from './figure-view.js';
 export type { FreezableView, FrozenLineView, FrozenView } from './frozen-view.js';

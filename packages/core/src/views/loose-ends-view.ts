@@ -51,6 +51,7 @@ type AddGaps = (gaps: readonly Gap[], affects: readonly string[]) => void;
 function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
   const { sheet } = evaluation;
   for (const product of sheet.all('product')) {
+    if (product.archived) continue;
     addGaps(evaluation.read(fullCost, product.id).fullCost.gaps, [product.id]);
     conflictEnds(evaluation, add, { kind: 'product', id: product.id, name: product.name });
     const points = sheet.rowsOf('pricePoint', 'productId', product.id);
@@ -102,6 +103,7 @@ function materialEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
   const { sheet } = evaluation;
   const aYearAgo = addMonths(sheet.asOf, -12);
   for (const material of sheet.all('material')) {
+    if (material.archived) continue;
     addGaps(evaluation.read(materialPrice, material.id).perBaseUnit.gaps, []);
     conflictEnds(evaluation, add, { kind: 'material', id: material.id, name: material.name });
     const price = validPrices(sheet, material.id)[0];
@@ -142,6 +144,7 @@ function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
     );
   }
   for (const product of sheet.all('product')) {
+    if (product.archived) continue;
     const hours = evaluation.read(labourHours, product.id).perUnit;
     if (
       figures.total.amount?.gt(0) &&

@@ -31,7 +31,10 @@ export interface OverviewView {
 export function overviewView(evaluation: Evaluation): OverviewView {
   const { sheet } = evaluation;
   const costs = evaluation.read(overhead);
-  const sold = sheet.all('pricePoint').map((point) => ({ point, sale: evaluation.read(pricePoint, point.id) }));
+  const sold = sheet
+    .all('pricePoint')
+    .filter((point) => !sheet.row('product', point.productId)?.archived)
+    .map((point) => ({ point, sale: evaluation.read(pricePoint, point.id) }));
   const earned = ({ sale }: (typeof sold)[number]) => sale.contributionPerMonth.amount;
   const mostFirst = [...sold].sort((one, other) => {
     const [left, right] = [earned(one), earned(other)];

@@ -1,0 +1,18 @@
+interface Findable {
+  readonly name: string;
+  readonly code: string;
+  readonly category: string;
+  readonly tags: string;
+  readonly archived: boolean;
+}
+
+/**
+ * True where a row holds all the words that a list is narrowed by, in its name, code, category, tags or the other words
+ * given. What is archived is found only by asking for it: "archived".
+ */
+export function matches(row: Findable, filter: string, ...others: readonly string[]): boolean {
+  const words = filter.trim().toLowerCase().split(/\s+/);
+  if (row.archived !== words.includes('archived')) return false;
+  const held = [row.name, row.code, row.category, row.tags, ...others].join(' ').toLowerCase();
+  return words.every((word) => word === 'archived' || held.includes(word));
+}

@@ -1,0 +1,44 @@
+import Fuse from 'fuse.js';
+import { offersFor, type Offer } from '../controls/offers.js';
+
+interface Linkable {
+  readonly id: string;
+  readonly label: string;
+  /** Other words by which it is found. */
+  readonly words: string;
+}
+
+const MOST_OFFERED = 8;
+
+/**
+ * What can be meant by a text in a bill: items whose names hold it, best first; those that are spelt much like it or are
+ * found by code, category or supplier; to make a new material of it; or to keep the text and link it later. Where a text
+ * is being linked, what is spelt like it comes before a new material, for then it is likely meant.
+ */
+export function billOffers(items: readonly Linkable[]): (typed: string, isLinking: boolean) => Offer[] {
+  const options = items.map(({ id, label }) => ({ value: id, label }));
+  let fuse: Fuse<Linkable> | null = null;
+  return (typed, isLinking) => {
+    const text = typed.trim().replace(/^\+\s*/, '');
+    if (text === '') return offersFor(options, '');
+    fuse ??= new Fuse(items, {
+      keys: [{ name: 'label', weight: 3 }, 'words'],
+      threshold: 0.4,
+      ignoreLocation: true,
+      minMatchCharLength: 2,
+    });
+    const fitting = offersFor(options, text).slice(0, MOST_OFFERED);
+    const alike = fuse
+      .search(text, { limit: MOST_OFFERED })
+      .map(({ item }): Offer => ({ value: item.id, label: item.label }))
+      .filter(({ value }) => !fitting.some((offer) => offer.value === value));
+    const isThere = fitting.some(({ label }) => label.toLowerCase() === text.toLowerCase());
+    const others: Offer[] = isThere
+      ? []
+      : [
+          { value: 'new material', label: `New material "${text}"`, typed: `+${text}` },
+          { value: 'text', label: `Keep "${text}" as text, link it later`, typed: text },
+        ];
+    return isLinking ? [...fitting, ...alike, ...others] : [...fitting, ...others, ...alike];
+  };
+}

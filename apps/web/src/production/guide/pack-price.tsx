@@ -1,0 +1,47 @@
+import type { StoredRow } from '@nuvar/book';
+import { useEdit, useRowsOf, useSettings } from '../../book/use-book.js';
+import { TypedInput } from '../../controls/typed-input.js';
+import { readAnyQuantity, isRefusal } from '../../controls/read-field.js';
+import { typedText, unitWords } from '../../figures/format.js';
+import { materialWriter, type MaterialPatch } from '../../purchasing/material-rows.js';
+import { readPriceText } from '../../purchasing/price-text.js';
+
+/** What a pack of a material holds and costs, as two fields side by side. */
+export function PackPrice({ material }: { readonly material: StoredRow<'material'> }) {
+  const price = useRowsOf('supplierPrice', 'materialId', material.id).at(-1);
+  const edit = useEdit();
+  const { locale, currency } = useSettings();
+  const write = (patch: MaterialPatch): string | null =>
+    edit(materialWriter.update({ id: material.id, material, price, supplier: '' }, patch, []))[0]?.sentence ?? null;
+  const writePack = (text: string) => {
+    const reading = readAnyQuantity(text, locale);
+    if (isRefusal(reading)) return reading.refusal;
+    const { value, unit } = reading;
+    return write(unit === null ? { packQuantity: value } : { packQuantity: value, packUnit: unit });
+  };
+  const writePrice = (text: string) => {
+    const reading = readPriceText(text, locale);
+    return 'refusal' in reading ? reading.refusal : write(reading.patch);
+  };
+  return (
+    <div className="field">
+      <span className="field-label">{material.name}</span>
+      <span className="field-control">
+        <TypedInput
+          label={`Pack of ${material.name}`}
+          value={price ? `${typedText(price.packQuantity, locale)} ${unitWords(price.packUnit)}` : ''}
+          placeholder="25 kg"
+          commit={writePack}
+        />
+        <span className="text-soft whitespace-nowrap">cost</span>
+        <TypedInput
+          label={`Price of ${material.name}`}
+          value={price?.price == null ? '' : typedText(price.price, locale)}
+          numeric
+          placeholder={currency}
+          commit={writePrice}
+        />
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,69 @@
+import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { useView } from '../engine/use-view.js';
+import { unitWords, written } from '../figures/format.js';
+import { useStyle } from '../figures/use-style.js';
+
+const DASHES = ['', '7 3', '2 3', '9 3 2 3'];
+
+/** The listed prices of a material over time, a line for each supplier. The same figures stand in the grid below. */
+export function PriceHistory({ id, baseUnit }: { readonly id: string; readonly baseUnit: string }) {
+  const points = useView('priceHistory', id) ?? [];
+  const style = useStyle();
+  const known = points.filter(({ perBaseUnit }) => perBaseUnit.amount !== null);
+  if (known.length < 2) return null;
+  const suppliers = [...new Set(known.map(({ supplier }) => supplier))];
+  const moment = (day: string) => Date.parse(day);
+  const data = known.map(({ day, supplier, perBaseUnit }) => ({
+    at: moment(day),
+    [supplier]: Number(perBaseUnit.amount),
+  }));
+  const amounts = known.map(({ perBaseUnit }) => Number(perBaseUnit.amount));
+  const [first, last] = [known[0], known.at(-1)];
+  const title = `${written(first?.perBaseUnit.amount ?? '0', 2, style)} ${style.currency} per ${unitWords(baseUnit)} in ${monthWords(first?.day, style.locale)}, ${written(last?.perBaseUnit.amount ?? '0', 2, style)} in ${monthWords(last?.day, style.locale)}`;
+  return (
+    <figure className="chart" aria-label={title}>
+      <figcaption className="detail-heading">{title}</figcaption>
+      <ResponsiveContainer width="100%" height={150}>
+        <LineChart data={data} margin={{ top: 8, right: 34, bottom: 4, left: 0 }} accessibilityLayer={false}>
+          <CartesianGrid stroke="var(--line)" vertical={false} />
+          <XAxis
+            dataKey="at"
+            type="number"
+            scale="time"
+            domain={['dataMin', 'dataMax']}
+            tickFormatter={(at: number) => monthWords(new Date(at).toISOString().slice(0, 10), style.locale)}
+            stroke="var(--soft)"
+            fontSize={12}
+          />
+          <YAxis
+            domain={[0, Math.max(...amounts) * 1.15]}
+            tickFormatter={(value: number) => written(String(value), 2, style)}
+            stroke="var(--soft)"
+            fontSize={12}
+            width={48}
+          />
+          {suppliers.length > 1 && <Legend />}
+          {suppliers.map((supplier, index) => (
+            <Line
+              key={supplier}
+              name={supplier || 'no supplier said'}
+              dataKey={supplier}
+              type="stepAfter"
+              connectNulls
+              stroke="var(--accent)"
+              strokeDasharray={DASHES[index % DASHES.length] ?? ''}
+              strokeWidth={2}
+              dot={{ r: 3, fill: 'var(--accent)' }}
+              isAnimationActive={false}
+            />
+          ))}
+        </LineChart>
+      </ResponsiveContainer>
+    </figure>
+  );
+}
+
+const monthWords = (day: string | undefined, locale: string) =>
+  day === undefined
+    ? ''
+    : new Date(day).toLocaleDateString(locale, { month: 'short', year: 'numeric', timeZone: 'UTC' });

@@ -1,0 +1,110 @@
+import { newId, type StoredRow } from '@nuvar/book';
+import { useMemo, useState } from 'react';
+import { problemsOf, useLazySimulatedRateQuery } from '../app/api.js';
+import { today } from '../app/today.js';
+import { createOf } from '../book/operations.js';
+import { useAll, useEdit, useMayEdit, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import type { Column } from '../controls/grid-model.js';
+import { RowField } from '../controls/row-field.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+
+type Row = StoredRow<'exchangeRate'>;
+
+const SOURCE_WORDS = { typed: 'typed', 'simulated service': 'simulated service' };
+
+const writer = rowsWriter<Row>('exchangeRate', { needs: 'rate', fixed: () => ({ validFrom: today() }) });
+
+/** The exchange rates of the book by day, typed or asked of the simulated service. */
+export function RatesGrid() {
+  const rows = useAll('exchangeRate');
+  const settings = useSettings();
+  const { locale, currency } = settings;
+  const sorted = useMemo(() => [...rows].sort((one, other) => (one.validFrom < other.validFrom ? 1 : -1)), [rows]);
+  const columns = useMemo(
+    (): Column<Row, Partial<Row>>[] => [
+      { ...fieldColumn<Row>('exchangeRate', 'currency', locale, { width: '6rem' }), placeholder: 'USD' },
+      { ...fieldColumn<Row>('exchangeRate', 'validFrom', locale, { width: '9rem' }), blankText: today() },
+      {
+        ...fieldColumn<Row>('exchangeRate', 'rate', locale, {
+          width: '9rem',
+          header: `One is so many ${currency}`,
+          placeholder: '0.92',
+        }),
+        blankPlace: 'new.rate',
+      },
+      fieldColumn<Row>('exchangeRate', 'source', locale, { width: 'auto', words: SOURCE_WORDS }),
+    ],
+    [locale, currency],
+  );
+  return (
+    <>
+      <Grid
+        title="Exchange rates"
+        rows={sorted}
+        columns={columns}
+        writer={writer}
+        nameOf={({ currency: code, validFrom }) => `${code} from ${validFrom}`}
+        empty="Prices in other currencies need a rate: the newest on or before the day of the price counts."
+      />
+      <div className="fields max-w-xl">
+        <RowField kind="settings" id={settings.id} field="useRateService" />
+      </div>
+      {settings.useRateService && <AskRates rows={rows} />}
+    </>
+  );
+}
+
+/** Asks the simulated service for the rates that the prices of the book need and do not have. */
+function AskRates({ rows }: { readonly rows: readonly Row[] }) {
+  const prices = useAll('supplierPrice');
+  const { currency: base } = useSettings();
+  const [ask, asking] = useLazySimulatedRateQuery();
+  const [said, setSaid] = useState<string | null>(null);
+  const edit = useEdit();
+  const mayEdit = useMayEdit();
+  const wanted = useMemo(() => {
+    const days = prices
+      .filter(({ currency }) => currency !== base)
+      .flatMap(({ currency, validFrom }) => [`${currency} ${validFrom}`, `${currency} ${today()}`]);
+    const known = new Set(rows.map(({ currency, validFrom }) => `${currency} ${validFrom}`));
+    return [...new Set(days)].filter((each) => !known.has(each)).map((each) => each.split(' ') as [string, string]);
+  }, [prices, rows, base]);
+  if (!mayEdit) return null;
+  const fetchRates = async () => {
+    setSaid(null);
+    try {
+      const found = await Promise.all(
+        wanted.map(async ([currency, day]) => ({
+          currency,
+          validFrom: day,
+          rate: (await ask({ currency, base, day }).unwrap()).rate,
+          source: 'simulated service',
+        })),
+      );
+      const problem = edit(found.map((row) => createOf('exchangeRate', newId(), row)))[0];
+      setSaid(problem?.sentence ?? `${found.length} simulated rates taken in as one change.`);
+    } catch (error) {
+      setSaid(problemsOf(error)[0]?.sentence ?? null);
+    }
+  };
+  return (
+    <p className="mt-2">
+      <button
+        type="button"
+        className="button"
+        disabled={wanted.length === 0 || asking.isFetching}
+        onClick={() => void fetchRates()}
+      >
+        Ask the simulated rate service
+      </button>{' '}
+      <span className="text-soft" role="status">
+        {said ??
+          (wanted.length === 0
+            ? 'No price of the book lacks a rate of its day.'
+            : `${wanted.length} rates are not in the book yet. The service is simulated: its rates are invented.`)}
+      </span>
+    </p>
+  );
+}

@@ -1,0 +1,48 @@
+import type { StoredRow } from '@nuvar/book';
+import { useMemo } from 'react';
+import { today } from '../app/today.js';
+import { useRowsOf, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import type { Column } from '../controls/grid-model.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+import { unitWords } from '../figures/format.js';
+
+type Row = StoredRow<'standardPrice'>;
+
+/** The standard prices of a material: set by hand, each from a day on. */
+export function StandardPrices({ material }: { readonly material: StoredRow<'material'> }) {
+  const rows = useRowsOf('standardPrice', 'materialId', material.id);
+  const { locale, currency } = useSettings();
+  const columns = useMemo(
+    (): Column<Row, Partial<Row>>[] => [
+      { ...fieldColumn<Row>('standardPrice', 'validFrom', locale, { width: '9rem' }), blankText: today() },
+      {
+        ...fieldColumn<Row>('standardPrice', 'price', locale, {
+          width: 'auto',
+          header: `${currency} per ${unitWords(material.baseUnit)}`,
+          placeholder: 'a standard price',
+        }),
+        blankPlace: `${material.id}.price`,
+      },
+    ],
+    [locale, currency, material],
+  );
+  const writer = useMemo(
+    () =>
+      rowsWriter<Row>('standardPrice', {
+        needs: 'price',
+        fixed: () => ({ materialId: material.id, validFrom: today() }),
+      }),
+    [material.id],
+  );
+  return (
+    <Grid
+      title="Standard prices"
+      rows={rows}
+      columns={columns}
+      writer={writer}
+      nameOf={({ validFrom }) => `standard price from ${validFrom}`}
+    />
+  );
+}

@@ -1,0 +1,33 @@
+import type { StoredRow } from '@nuvar/book';
+import { useMemo } from 'react';
+import { useAll, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import type { Column } from '../controls/grid-model.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+
+type Row = StoredRow<'bookUnit'>;
+
+const writer = rowsWriter<Row>('bookUnit', { needs: 'name' });
+
+/** The units of the book's own: trays, bundles, sacks. How much one is, each item says for itself. */
+export function UnitsGrid() {
+  const rows = useAll('bookUnit');
+  const { locale } = useSettings();
+  const columns = useMemo(
+    (): Column<Row, Partial<Row>>[] => [
+      fieldColumn<Row>('bookUnit', 'name', locale, { width: 'auto', placeholder: 'tray, bundle, sack' }),
+    ],
+    [locale],
+  );
+  return (
+    <Grid
+      title="Units of your own"
+      rows={rows}
+      columns={columns}
+      writer={writer}
+      nameOf={({ name }) => name}
+      empty="Where things come by the tray or the bundle. How many pieces or grams one is, each material says under Units."
+    />
+  );
+}
