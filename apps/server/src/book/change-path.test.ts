@@ -202,7 +202,7 @@ describe('the one write path', () => {
     const broken = await post().send('{"id":').expect(400);
     expect(codesOf(broken)).toEqual(['malformed-request']);
     const large = await post()
-      .send(JSON.stringify({ id: newId(), operations: [], padding: 'x'.repeat(10_000_000) }))
+      .send(JSON.stringify({ id: newId(), operations: [], padding: 'x'.repeat(17_000_000) }))
       .expect(413);
     expect(codesOf(large)).toEqual(['too-large']);
     expect(JSON.stringify([broken.body, large.body])).not.toMatch(/node_modules|at Object/);

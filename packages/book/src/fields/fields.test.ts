@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { fieldsOf, KIND_NAMES, KINDS } from '../kinds.js';
 import { newId } from '../new-id.js';
 import { completeRow, validateRow } from '../validate-row.js';
-import { compareDecimalText, isDecimalText, UNITS } from './index.js';
+import { compareDecimalText, gtinCheckDigit, isDecimalText, isGtin, UNITS } from './index.js';
 
 describe('decimals as rows hold them', () => {
   it('have one form: no exponent, no plus, no leading zeros, no minus zero', () => {
@@ -94,4 +94,12 @@ describe('every kind of row', () => {
 it('no two units share a code, and each has a size', () => {
   expect(new Set(UNITS.map(({ code }) => code)).size).toBe(UNITS.length);
   for (const { code, size } of UNITS) expect(Number(size), code).toBeGreaterThan(0);
+});
+
+it('a GTIN is known by its check digit', () => {
+  // GS1 General Specifications, section 7.9; the number is that of GS1's own worked example, as remembered. By hand, from
+  // the right: 1x3 + 2 + 0x3 + 0 + 5x3 + 1 + 4x3 + 0 + 1x3 + 9 + 2x3 + 6 = 57, and 3 are missing to 60.
+  expect(gtinCheckDigit('629104150021')).toBe('3');
+  expect(['6291041500213', '96385074', '036000291452'].map(isGtin)).toEqual([true, true, true]);
+  expect(['6291041500214', '6291041500231', '629104150021', ''].map(isGtin)).toEqual([false, false, false, false]);
 });
