@@ -28,8 +28,8 @@ function findConversion(from: string, to: string): Conversion | null {
   const numerator = decimal(source.size).mul(target.dividedBy ?? 1);
   const denominator = decimal(target.size).mul(source.dividedBy ?? 1);
   const [factor, inverse] = [numerator.div(denominator), denominator.div(numerator)];
-  if (factor.mul(denominator).eq(numerator)) return { by: 'multiply', factor };
-  return inverse.mul(numerator).eq(denominator) ? { by: 'divide', factor: inverse } : { by: 'multiply', factor };
+  // One third has no end, and three has: the one of fewer digits is the exact one.
+  return inverse.precision() < factor.precision() ? { by: 'divide', factor: inverse } : { by: 'multiply', factor };
 }
 
 /** Converts an amount, or returns null where no way leads from the one unit to the other. */
