@@ -1,5 +1,13 @@
 import type { RowsByKind } from '@nuvar/book';
-import { frozenComparison, fullBatchCost, fullCost, openDays, overhead, runningCost } from '../overhead/index.js';
+import {
+  frozenComparison,
+  fullCost,
+  openDays,
+  overhead,
+  overheadOnCard,
+  overheadPerMonth,
+  runningCost,
+} from '../overhead/index.js';
 import {
   batchParts,
   breakEvenOfBook,
@@ -10,6 +18,7 @@ import {
 } from '../planning/index.js';
 import {
   batch,
+  cardSubtotals,
   equipmentRate,
   equipmentUseCost,
   labourHours,
@@ -48,13 +57,15 @@ const CALCULATIONS: readonly Calculation<unknown>[] = [
   runCost,
   equipmentUseCost,
   productCost,
+  cardSubtotals,
   ownersLabour,
   lossCost,
   openDays,
   runningCost,
   overhead,
   fullCost,
-  fullBatchCost,
+  overheadPerMonth,
+  overheadOnCard,
   pricePoint,
   candidateSale,
   breakEvenOfBook,

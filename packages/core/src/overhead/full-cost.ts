@@ -7,56 +7,42 @@ import { overhead } from './overhead.js';
 
 /** A product with its share of the running costs. */
 export interface FullCost {
-  readonly productionOverhead: Figure;
-  readonly productionCost: Figure;
-  readonly nonProductionOverhead: Figure;
-  /** Both shares of the running costs together. */
   readonly overhead: Figure;
   readonly fullCost: Figure;
-  readonly overheadPerMonth: Figure;
 }
 
-/**
- * Production cost of a good unit = variable cost + production rate x labour hours in it; full cost = that +
- * non-production rate x the same hours. The share of a month = both shares x planned units.
- */
+/** Full cost of a good unit = variable cost + overhead rate x labour hours in it. */
 export const fullCost: Calculation<FullCost> = {
   name: 'fullCost',
   meanings: {
-    productionOverhead:
-      'The share of the running costs of production that one unit carries (fixed production overhead).',
-    productionCost: 'What it costs to produce one good unit, running costs of production included (production cost).',
-    nonProductionOverhead: 'The share of the other running costs that one unit carries (non-production overhead).',
     overhead: 'The share of the running costs that one unit carries (absorbed overhead).',
     fullCost: 'What one good unit costs with its share of the running costs (full cost).',
-    overheadPerMonth: 'The share of the running costs that the planned units of this product carry in a month.',
   },
   work(sheet, productId) {
-    const row = sheet.row('product', productId);
-    const subject = row?.name ?? '';
-    const output = unit(row?.outputUnit ?? 'each');
-    const perUnit = money(sheet).per(output);
-    const cost = sheet.read(productCost, productId);
-    const hours = sheet.read(labourHours, productId).perUnit;
-    const rates = sheet.read(overhead, WHOLE_BOOK);
-    const called = (name: string) => ({ name, subject });
-    const production = product(called('Production overhead'), rates.productionRate, hours);
-    const nonProduction = product(called('Non-production overhead'), rates.nonProductionRate, hours);
-    const share = sum(called('Share of running costs'), perUnit, [production, nonProduction]);
-    const productionCost = sum(called('Production cost'), perUnit, [cost.variableCost, production]);
-    const full = sum(called('Full cost'), perUnit, [productionCost, nonProduction]);
+    const { variableCost } = sheet.read(productCost, productId);
+    const { subject } = variableCost;
+    const share = product(
+      { name: 'Share of running costs', subject },
+      sheet.read(overhead, WHOLE_BOOK).rate,
+      sheet.read(labourHours, productId).perUnit,
+    );
     return {
-      productionOverhead: production,
-      productionCost,
-      nonProductionOverhead: nonProduction,
       overhead: share,
-      fullCost: full,
-      overheadPerMonth: product(
-        { name: 'Share of running costs per month', subject },
-        share,
-        plannedUnits(sheet, productId),
-      ),
+      fullCost: sum({ name: 'Full cost', subject }, variableCost.unit, [variableCost, share]),
     };
+  },
+};
+
+/** What the planned units of a product carry of the running costs in a month: share of a unit x planned units. */
+export const overheadPerMonth: Calculation<{ carried: Figure }> = {
+  name: 'overheadPerMonth',
+  meanings: {
+    carried: 'The share of the running costs that the planned units of this product carry in a month.',
+  },
+  work(sheet, productId) {
+    const share = sheet.read(fullCost, productId).overhead;
+    const called = { name: 'Share of running costs per month', subject: share.subject };
+    return { carried: product(called, share, plannedUnits(sheet, productId)) };
   },
 };
 

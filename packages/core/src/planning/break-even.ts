@@ -4,7 +4,7 @@ import { choice, gap, missing, product, quotient, rounded, type Figure, type Gap
 import { fixedDigits, ONE } from '../number/index.js';
 import { minorDigits } from '../money/index.js';
 import { unit } from '../quantity/index.js';
-import { fullCost, openDays, overhead } from '../overhead/index.js';
+import { openDays, overhead, overheadPerMonth } from '../overhead/index.js';
 import { saleAt, saleTerms, unitCostOf } from '../selling/index.js';
 
 /** One sale at a candidate price. */
@@ -89,7 +89,7 @@ export const breakEvenOfShare: Calculation<BreakEven> = {
   meanings: MEANINGS,
   work(sheet, candidateId) {
     const productId = sheet.row('candidatePrice', candidateId)?.productId ?? '';
-    const share = sheet.read(fullCost, productId).overheadPerMonth;
+    const share = sheet.read(overheadPerMonth, productId).carried;
     return breakEven(
       sheet,
       candidateId,

@@ -10,6 +10,6 @@ export { itemOf } from './line-quantity.js';
 export { lossCost } from './loss-cost.js';
 export { otherCost } from './other-cost.js';
 export { ownersLabour } from './owners-labour.js';
-export { lineCost, productCost, type ProductCost } from './product-cost.js';
+export { cardSubtotals, lineCost, productCost, type ProductCost } from './product-cost.js';
 export { recoveredScrap } from './recovered-scrap.js';
 export { typedCosts } from './typed-costs.js';

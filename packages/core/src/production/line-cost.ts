@@ -2,7 +2,8 @@ import { BATCH, money } from '../evaluate/units.js';
 import type { Sheet } from '../evaluate/calculation.js';
 import { gap, missing, product, sum, type Figure } from '../figure/index.js';
 import { byElement, ELEMENT_LABELS, type Element } from './elements.js';
-import { itemOf, lineQuantity, type LineItem } from './line-quantity.js';
+import type { PurchasedItem } from '../purchasing/index.js';
+import { itemOf, lineQuantity } from './line-quantity.js';
 
 /** What a bill line costs for one batch, and how that falls on the elements; null where it does not touch one. */
 export interface LineCost extends Readonly<Record<Element, Figure | null>> {
@@ -11,7 +12,25 @@ export interface LineCost extends Readonly<Record<Element, Figure | null>> {
   readonly quantity: Figure | null;
 }
 
-const NOTHING = byElement((): Figure | null => null);
+/** A line that falls on one element, and may have a landed add-on beside it. Written out, so that all have one shape. */
+function onElement(
+  element: 'materials' | 'packaging',
+  cost: Figure,
+  total: Figure,
+  quantity: Figure | null,
+  landed: Figure | null = null,
+): LineCost {
+  return {
+    total,
+    quantity,
+    materials: element === 'materials' ? cost : null,
+    landed,
+    packaging: element === 'packaging' ? cost : null,
+    labour: null,
+    other: null,
+    equipment: null,
+  };
+}
 
 /** What one good unit of a component costs by element. */
 export type UnitCostByElement = Readonly<Record<Element, Figure>>;
@@ -41,19 +60,22 @@ function withoutItem(sheet: Sheet, text: string, productId: string | undefined, 
       ? gap('row-missing', null, { subject: 'a bill line' })
       : gap('not-linked', { kind: 'billLine', id: lineId, field: 'text' }, { text, subject: owner });
   const total = missing({ name: 'Cost per batch', subject: text, unit: money(sheet).per(BATCH) }, reason);
-  return { ...NOTHING, total, quantity: null, materials: total };
+  return onElement('materials', total, total, null);
 }
 
-function materialLine({ name, isPackaging, perBaseUnit, landedPerBaseUnit }: LineItem, quantity: Figure): LineCost {
-  const called = { name: 'Cost per batch', subject: name };
+function materialLine(
+  { name, isPackaging, perBaseUnit, landedPerBaseUnit }: PurchasedItem,
+  quantity: Figure,
+): LineCost {
+  const element = isPackaging ? 'packaging' : 'materials';
   if (landedPerBaseUnit === null) {
-    const total = product(called, quantity, perBaseUnit as Figure);
-    return { ...NOTHING, total, quantity, [isPackaging ? 'packaging' : 'materials']: total };
+    const total = product({ name: 'Cost per batch', subject: name }, quantity, perBaseUnit as Figure);
+    return onElement(element, total, total, quantity);
   }
   const landed = product({ name: 'Landed add-on per batch', subject: name }, quantity, landedPerBaseUnit);
   const bought = product({ name: 'Listed cost per batch', subject: name }, quantity, perBaseUnit as Figure);
-  const total = sum(called, landed.unit, [bought, landed]);
-  return { ...NOTHING, total, quantity, landed, [isPackaging ? 'packaging' : 'materials']: bought };
+  const total = sum({ name: 'Cost per batch', subject: name }, landed.unit, [bought, landed]);
+  return onElement(element, bought, total, quantity, landed);
 }
 
 const INSIDE = byElement((element) => `${ELEMENT_LABELS[element]} inside`);
@@ -68,5 +90,14 @@ function componentLine(sheet: Sheet, unitCost: UnitCostByElement, name: string, 
     return figure;
   });
   const total = sum({ name: 'Cost per batch', subject: name }, money(sheet).per(BATCH), parts);
-  return { total, quantity, ...inside };
+  return {
+    total,
+    quantity,
+    materials: inside.materials,
+    landed: inside.landed,
+    packaging: inside.packaging,
+    labour: inside.labour,
+    other: inside.other,
+    equipment: inside.equipment,
+  };
 }

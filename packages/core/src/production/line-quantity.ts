@@ -6,19 +6,9 @@ import { PERCENT, unit, unitWord } from '../quantity/index.js';
 import { convertedFor, materialPrice, type PurchasedItem } from '../purchasing/index.js';
 import { batch } from './batch.js';
 
-/** What a bill line points to, and what one unit of it costs where it is bought. */
-export interface LineItem extends PurchasedItem {
-  readonly perBaseUnit: Figure | null;
-  /** What it costs to get one of these units here, apart from that price; null where nothing is said of it. */
-  readonly landedPerBaseUnit: Figure | null;
-}
-
 /** The material or component of a line, or undefined where it is missing. */
-export function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | undefined {
-  if (line.materialId !== null) {
-    const { item, listed, landed } = sheet.read(materialPrice, line.materialId);
-    return item === null ? undefined : { ...item, perBaseUnit: listed, landedPerBaseUnit: landed };
-  }
+export function itemOf(sheet: Sheet, line: RowOf<'billLine'>): PurchasedItem | undefined {
+  if (line.materialId !== null) return sheet.read(materialPrice, line.materialId).item ?? undefined;
   const component = line.componentId === null ? undefined : sheet.row('product', line.componentId);
   return (
     component && {
@@ -36,7 +26,7 @@ export function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | undefi
  * net quantity / (1 - loss %), times the units started or the good units where the line is stated per unit.
  * The loss is the share of the input that is lost. Gaps: no quantity, no way between the units.
  */
-export function lineQuantity(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem): Figure {
+export function lineQuantity(sheet: Sheet, line: RowOf<'billLine'>, item: PurchasedItem): Figure {
   const units = sheet.read(batch, line.productId);
   const names = { item: item.name, subject: units.productName };
   const place = { kind: 'billLine', id: line.id, field: 'quantity' } as const;
@@ -74,7 +64,7 @@ const itemPlace = ({ materialId, componentId }: RowOf<'billLine'>) =>
     ? ({ kind: 'material', id: materialId } as const)
     : ({ kind: 'product', id: componentId ?? '' } as const);
 
-function withLoss(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, net: Figure): Figure {
+function withLoss(sheet: Sheet, line: RowOf<'billLine'>, item: PurchasedItem, net: Figure): Figure {
   const lost = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: item.name, unit: PERCENT });
   const kept = difference('Share of the input that is kept', ALL_OF_THE_INPUT, lost);
   return wholeOf({ name: 'Gross quantity', subject: item.name }, net, kept);

@@ -5,7 +5,7 @@ import { difference, percentOf, quotient, sum, type Figure } from '../figure/ind
 import { PERCENT, unit } from '../quantity/index.js';
 import { batch } from './batch.js';
 import { otherCost } from './other-cost.js';
-import { lineCost, productCost } from './product-cost.js';
+import { cardSubtotals, lineCost } from './product-cost.js';
 
 /** What losses cost one good unit. */
 export interface LossCost {
@@ -59,7 +59,7 @@ function lossByYield(
   const { started, good } = sheet.read(batch, productId);
   const kept = difference(
     named('Batch without line losses'),
-    sheet.read(productCost, productId).variableCostPerBatch,
+    sheet.read(cardSubtotals, productId).variableCostPerBatch,
     lost,
   );
   const onGood = sum(named('Spent on good units only'), kept.unit, spentOnGoodUnits(sheet, productId, lines));

@@ -1,7 +1,7 @@
 import { BATCH, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import { difference, gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
-import { unit } from '../quantity/index.js';
+import { unit, type Unit } from '../quantity/index.js';
 import { batch } from './batch.js';
 import { isInLoop } from './component-loops.js';
 import { byElement, ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
@@ -23,17 +23,11 @@ export const lineCost: Calculation<LineCost> = {
 };
 
 type PerBatch = `${Element}PerBatch`;
-type Subtotal =
-  | 'directMaterials'
-  | 'directMaterialsPerBatch'
-  | 'primeCost'
-  | 'primeCostPerBatch'
-  | 'variableCost'
-  | 'variableCostPerBatch'
-  | 'withoutLabour';
 
 /** The cost of a product by element before any share of the running costs, per good unit and per batch. */
-export type ProductCost = Readonly<Record<Element | PerBatch | Subtotal, Figure>>;
+export type ProductCost = Readonly<
+  Record<Element | PerBatch | 'directMaterials' | 'primeCost' | 'variableCost', Figure>
+>;
 
 /**
  * The cost of a product by element. Batch cost = what its lines, steps and other costs come to for one batch; unit cost =
@@ -57,39 +51,31 @@ export const productCost: Calculation<ProductCost> = {
     otherPerBatch: 'Other costs of one batch (direct expenses).',
     equipmentPerBatch: 'Energy, wear and upkeep of machines for one batch.',
     directMaterials: 'Materials, landed add-on and packaging of one good unit together (direct materials).',
-    directMaterialsPerBatch: 'Materials, landed add-on and packaging of one batch together.',
     primeCost: 'Materials, labour and other costs that go straight into one good unit (prime cost).',
-    primeCostPerBatch: 'Materials, labour and other costs that go straight into one batch.',
     variableCost: 'What one good unit costs by itself, before any share of the running costs (variable cost).',
-    variableCostPerBatch: 'What one batch costs by itself, before any share of the running costs.',
-    withoutLabour: 'What one good unit costs by itself with all labour left out.',
   },
   work(sheet, productId) {
     const row = sheet.row('product', productId);
     const subject = row?.name ?? 'this product';
-    const [unitUnit, batchUnit] = [money(sheet).per(unit(row?.outputUnit ?? 'each')), money(sheet).per(BATCH)];
+    const unitUnit = money(sheet).per(unit(row?.outputUnit ?? 'each'));
     const { good } = sheet.read(batch, productId);
     const perBatch = batchCosts(sheet, productId, subject);
-    const perUnit = byElement((element) => {
-      const [total, called] = [perBatch[element], { name: ELEMENT_LABELS[element], subject }];
-      return total.parts.length === 0 && total.gaps.length === 0
-        ? sum(called, unitUnit, [])
-        : quotient(called, total, good);
-    });
-    const together = (name: string, of: Record<Element, Figure>, elements: readonly Element[]) =>
+    const perUnit = byElement((element) =>
+      isNothing(perBatch[element])
+        ? nothingOf(element, unitUnit)
+        : quotient({ name: ELEMENT_LABELS[element], subject }, perBatch[element], good),
+    );
+    const together = (name: string, parts: readonly Figure[]) =>
       sum(
         { name, subject },
-        of === perUnit ? unitUnit : batchUnit,
-        elements.map((element) => of[element]),
+        unitUnit,
+        parts.filter((part) => !isNothing(part)),
       );
-    const directMaterials = together('Direct materials', perUnit, DIRECT_MATERIALS);
-    const directMaterialsPerBatch = together('Direct materials per batch', perBatch, DIRECT_MATERIALS);
-    const primeCost = sum({ name: 'Prime cost', subject }, unitUnit, [directMaterials, perUnit.labour, perUnit.other]);
-    const primeCostPerBatch = sum({ name: 'Prime cost per batch', subject }, batchUnit, [
-      directMaterialsPerBatch,
-      perBatch.labour,
-      perBatch.other,
-    ]);
+    const directMaterials = together(
+      'Direct materials',
+      DIRECT_MATERIALS.map((element) => perUnit[element]),
+    );
+    const primeCost = together('Prime cost', [directMaterials, perUnit.labour, perUnit.other]);
     return {
       ...perUnit,
       materialsPerBatch: perBatch.materials,
@@ -99,24 +85,68 @@ export const productCost: Calculation<ProductCost> = {
       otherPerBatch: perBatch.other,
       equipmentPerBatch: perBatch.equipment,
       directMaterials,
-      directMaterialsPerBatch,
       primeCost,
-      primeCostPerBatch,
-      variableCost: sum({ name: 'Variable cost', subject }, unitUnit, [primeCost, perUnit.equipment]),
+      variableCost: together('Variable cost', [primeCost, perUnit.equipment]),
+    };
+  },
+};
+
+/** The subtotals that only a card shows: for a batch, and of a unit with all labour left out. */
+export const cardSubtotals: Calculation<
+  Readonly<Record<'directMaterialsPerBatch' | 'primeCostPerBatch' | 'variableCostPerBatch' | 'withoutLabour', Figure>>
+> = {
+  name: 'cardSubtotals',
+  meanings: {
+    directMaterialsPerBatch: 'Materials, landed add-on and packaging of one batch together.',
+    primeCostPerBatch: 'Materials, labour and other costs that go straight into one batch.',
+    variableCostPerBatch: 'What one batch costs by itself, before any share of the running costs.',
+    withoutLabour: 'What one good unit costs by itself with all labour left out.',
+  },
+  work(sheet, productId) {
+    const cost = sheet.read(productCost, productId);
+    const { subject } = cost.variableCost;
+    const batchUnit = money(sheet).per(BATCH);
+    const direct = sum({ name: 'Direct materials per batch', subject }, batchUnit, [
+      cost.materialsPerBatch,
+      cost.landedPerBatch,
+      cost.packagingPerBatch,
+    ]);
+    const prime = sum({ name: 'Prime cost per batch', subject }, batchUnit, [
+      direct,
+      cost.labourPerBatch,
+      cost.otherPerBatch,
+    ]);
+    return {
+      directMaterialsPerBatch: direct,
+      primeCostPerBatch: prime,
       variableCostPerBatch: sum({ name: 'Variable cost per batch', subject }, batchUnit, [
-        primeCostPerBatch,
-        perBatch.equipment,
+        prime,
+        cost.equipmentPerBatch,
       ]),
-      withoutLabour: sum({ name: 'Cost without labour', subject }, unitUnit, [
-        directMaterials,
-        perUnit.other,
-        perUnit.equipment,
+      withoutLabour: sum({ name: 'Cost without labour', subject }, cost.variableCost.unit, [
+        cost.directMaterials,
+        cost.other,
+        cost.equipment,
       ]),
     };
   },
 };
 
 const DIRECT_MATERIALS: readonly Element[] = ['materials', 'landed', 'packaging'];
+/** True for an element of which there is nothing, so that sums and divisions can leave it out. */
+const isNothing = (figure: Figure) => figure.parts.length === 0 && figure.gaps.length === 0;
+
+const NOTHING = new Map<Unit, Record<Element, Figure>>();
+
+/** Nothing of an element, in some unit: one figure for all products that have nothing of it. It has no working to open. */
+function nothingOf(element: Element, of: Unit): Figure {
+  const known = NOTHING.get(of);
+  if (known !== undefined) return known[element];
+  const made = byElement((each): Figure => ({ ...sum(ELEMENT_LABELS[each], of, []), key: '' }));
+  NOTHING.set(of, made);
+  return made[element];
+}
+
 const PER_BATCH = byElement((element) => `${ELEMENT_LABELS[element]} per batch`);
 
 /** What one batch costs by element: of a quick product as typed, else the sum of its lines, steps, uses and other costs. */
@@ -124,11 +154,19 @@ function batchCosts(sheet: Sheet, productId: string, subject: string): Record<El
   if (sheet.row('product', productId)?.costing === 'typed totals') {
     const { good } = sheet.read(batch, productId);
     const typed = sheet.read(typedCosts, productId);
-    return byElement((element) => product({ name: PER_BATCH[element], subject }, typed[element], good));
+    return byElement((element) =>
+      isNothing(typed[element])
+        ? nothingOf(element, money(sheet).per(BATCH))
+        : product({ name: PER_BATCH[element], subject }, typed[element], good),
+    );
   }
   const parts = isInLoop(sheet, productId) ? loopParts(sheet, subject) : costParts(sheet, productId, subject);
   const batchUnit = money(sheet).per(BATCH);
-  const totals = byElement((element) => sum({ name: PER_BATCH[element], subject }, batchUnit, parts[element]));
+  const totals = byElement((element) =>
+    parts[element].length === 0
+      ? nothingOf(element, batchUnit)
+      : sum({ name: PER_BATCH[element], subject }, batchUnit, parts[element]),
+  );
   const scrap = sheet.idsOf('recoveredScrap', 'productId', productId);
   if (scrap.length === 0) return totals;
   const worth = scrap.map((id) => sheet.read(recoveredScrap, id).perBatch);

@@ -120,7 +120,7 @@ describe('a cost card', () => {
     expect(of('product/pot/primeCost')).toBe('6.6625');
     expect(of('product/pot/variableCost')).toBe('8.225');
     // 4.5 h a batch over 32 pots; 100 pots take 14.0625 h, so that 600 and 240 a month are 6.00 and 2.40 a pot.
-    expect(of('fullCost/pot/productionCost')).toBe('14.225');
+    expect(of('overheadOnCard/pot/productionCost')).toBe('14.225');
     expect(of('fullCost/pot/fullCost')).toBe('16.625');
   });
 

@@ -18,7 +18,7 @@ describe('cost of a product', () => {
     expect(amount(evaluation, `product/${setUp.product}/materialsPerBatch`)).toBe('30');
     expect(amount(evaluation, `product/${setUp.product}/labourPerBatch`)).toBe('93.75');
     expect(amount(evaluation, `product/${setUp.product}/primeCost`)).toBe('13.75');
-    expect(amount(evaluation, `product/${setUp.product}/withoutLabour`)).toBe(
+    expect(amount(evaluation, `cardSubtotals/${setUp.product}/withoutLabour`)).toBe(
       amount(evaluation, `product/${setUp.product}/directMaterials`),
     );
   });

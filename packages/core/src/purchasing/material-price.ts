@@ -26,6 +26,10 @@ export interface PurchasedItem {
   /** The unit to which quantities of it are brought. */
   readonly unit: string;
   readonly isPackaging: boolean;
+  /** What suppliers are paid for one of these units; null for what is made here. */
+  readonly perBaseUnit: Figure | null;
+  /** What it costs to get one of these units here, apart from that; null where nothing is said of it. */
+  readonly landedPerBaseUnit: Figure | null;
 }
 
 /** The planning price of a material per base unit. */
@@ -63,16 +67,23 @@ export const materialPrice: Calculation<MaterialPrice> = {
       const perBaseUnit = missing(leaf, gap('row-missing', null, { subject }));
       return { perBaseUnit, listed: perBaseUnit, landed: null, item: null };
     }
-    const item = { name: material.name, unit: material.baseUnit, isPackaging: material.kind === 'packaging' };
+    const itemAt = (listed: Figure, landed: Figure | null): PurchasedItem => ({
+      name: material.name,
+      unit: material.baseUnit,
+      isPackaging: material.kind === 'packaging',
+      perBaseUnit: listed,
+      landedPerBaseUnit: landed,
+    });
     const basis = material.planningBasis ?? sheet.settings().planningBasis;
     const planned = basis === 'standard' ? standardPrice(sheet, material) : byListedPrices(sheet, material, basis);
     const landed = basis === 'standard' ? null : landedAddOn(sheet, material, planned);
     if (landed === null) {
       const perBaseUnit = withBuffer(sheet, material, planned);
-      return { perBaseUnit, listed: perBaseUnit, landed: null, item };
+      return { perBaseUnit, listed: perBaseUnit, landed: null, item: itemAt(perBaseUnit, null) };
     }
     const [listed, added] = [withBuffer(sheet, material, planned), withBuffer(sheet, material, landed)];
-    return { perBaseUnit: sum({ name: NAME, subject }, leaf.unit, [listed, added]), listed, landed: added, item };
+    const perBaseUnit = sum({ name: NAME, subject }, leaf.unit, [listed, added]);
+    return { perBaseUnit, listed, landed: added, item: itemAt(listed, added) };
   },
 };
 

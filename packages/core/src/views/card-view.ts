@@ -1,7 +1,8 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
-import { fullBatchCost, fullCost } from '../overhead/index.js';
+import { fullCost, overheadOnCard } from '../overhead/index.js';
 import {
   batch,
+  cardSubtotals,
   ELEMENT_LABELS,
   equipmentUseCost,
   labourHours,
@@ -73,7 +74,7 @@ export function cardView(evaluation: Evaluation, productId: string): CardView {
       perBatch: figureView(entry.perBatch),
       share: shareOf(entry),
     })),
-    withoutLabour: figureView(evaluation.read(productCost, productId).withoutLabour),
+    withoutLabour: figureView(evaluation.read(cardSubtotals, productId).withoutLabour),
     ownersLabour: figureView(evaluation.read(ownersLabour, productId).perUnit),
     losses: figureViews(evaluation.read(lossCost, productId), ['lineLoss', 'yieldLoss', 'total']),
     hoursPerUnit: figureView(evaluation.read(labourHours, productId).perUnit),
@@ -85,7 +86,8 @@ export function cardView(evaluation: Evaluation, productId: string): CardView {
 function entriesOf(evaluation: Evaluation, productId: string): Entry[] {
   const cost = evaluation.read(productCost, productId);
   const full = evaluation.read(fullCost, productId);
-  const fullBatch = evaluation.read(fullBatchCost, productId);
+  const carried = evaluation.read(overheadOnCard, productId);
+  const subtotals = evaluation.read(cardSubtotals, productId);
   const element = (id: 'materials' | 'landed' | 'packaging' | 'labour' | 'other' | 'equipment', term = ''): Entry => ({
     id,
     label: ELEMENT_LABELS[id],
@@ -106,28 +108,28 @@ function entriesOf(evaluation: Evaluation, productId: string): Entry[] {
   return [
     ...materialKinds,
     ...(materialKinds.length > 1
-      ? [subtotal('directMaterials', 'Direct materials', '', cost.directMaterials, cost.directMaterialsPerBatch)]
+      ? [subtotal('directMaterials', 'Direct materials', '', cost.directMaterials, subtotals.directMaterialsPerBatch)]
       : []),
     element('labour'),
     ...whereAny(element('other', 'direct expenses')),
-    subtotal('primeCost', 'Prime cost', '', cost.primeCost, cost.primeCostPerBatch),
+    subtotal('primeCost', 'Prime cost', '', cost.primeCost, subtotals.primeCostPerBatch),
     ...whereAny(element('equipment', 'variable overhead')),
     {
       id: 'productionOverhead',
       label: 'Running costs of making',
       term: 'production overhead',
-      perUnit: full.productionOverhead,
-      perBatch: fullBatch.productionOverhead,
+      perUnit: carried.productionOverhead,
+      perBatch: carried.productionOverheadPerBatch,
     },
-    subtotal('productionCost', 'Production cost', '', full.productionCost, fullBatch.productionCost),
+    subtotal('productionCost', 'Production cost', '', carried.productionCost, carried.productionCostPerBatch),
     {
       id: 'nonProductionOverhead',
       label: 'Other running costs',
       term: 'non-production',
-      perUnit: full.nonProductionOverhead,
-      perBatch: fullBatch.nonProductionOverhead,
+      perUnit: carried.nonProductionOverhead,
+      perBatch: carried.nonProductionOverheadPerBatch,
     },
-    subtotal('fullCost', 'Full cost', '', full.fullCost, fullBatch.fullCost),
+    subtotal('fullCost', 'Full cost', '', full.fullCost, carried.fullCostPerBatch),
   ];
 }
 

@@ -1,5 +1,5 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
-import { fullCost, openDays, overhead, runningCost } from '../overhead/index.js';
+import { fullCost, openDays, overhead, overheadPerMonth, runningCost } from '../overhead/index.js';
 import { labourHours } from '../production/index.js';
 import { figureView, figureViews, type FigureView } from './figure-view.js';
 
@@ -44,7 +44,7 @@ export function overheadView(evaluation: Evaluation): OverheadView {
         name: row.name,
         hours: figureView(evaluation.read(labourHours, row.id).perUnit),
         perUnit: figureView(full.overhead),
-        perMonth: figureView(full.overheadPerMonth),
+        perMonth: figureView(evaluation.read(overheadPerMonth, row.id).carried),
       };
     }),
   };

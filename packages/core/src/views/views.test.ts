@@ -22,8 +22,11 @@ describe('the figures of the demo book hang together', () => {
       const of = (name: string) => figure(`product/${id}/${name}`).amount ?? ZERO;
       near(Decimal.sum(of('materials'), of('landed'), of('packaging'), of('labour'), of('other')), of('primeCost'));
       near(of('primeCost').plus(of('equipment')), of('variableCost'));
-      near(of('variableCostPerBatch').div(figure(`batch/${id}/good`).amount ?? 1), of('variableCost'));
-      near(of('variableCost').minus(of('labour')), of('withoutLabour'));
+      near(
+        (figure(`cardSubtotals/${id}/variableCostPerBatch`).amount ?? ZERO).div(figure(`batch/${id}/good`).amount ?? 1),
+        of('variableCost'),
+      );
+      near(of('variableCost').minus(of('labour')), figure(`cardSubtotals/${id}/withoutLabour`).amount ?? ZERO);
     }
   });
 
