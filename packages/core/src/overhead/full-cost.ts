@@ -1,4 +1,4 @@
-import { money, MONTH } from '../evaluate/units.js';
+import { MONTH } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
 import { choice, constant, gap, missing, product, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
