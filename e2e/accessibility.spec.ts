@@ -14,6 +14,9 @@ const SCREENS = [
   '/loose-ends',
   '/history',
   '/settings',
+  '/buy/import',
+  '/make/equipment',
+  '/make/guide',
 ];
 
 for (const theme of ['light', 'dark']) {
@@ -38,7 +41,7 @@ for (const theme of ['light', 'dark']) {
       await page.goto(`${book}${screen}`);
       await expect(page.getByRole('link', { name: /loose ends?$/ }).first()).toBeVisible();
       await page.waitForTimeout(400);
-      if (screen === '/sell') await page.getByRole('button', { name: '7.91' }).first().click();
+      if (screen === '/sell') await page.getByRole('button', { name: '7.70' }).first().click();
       await look(screen);
     }
     expect(found).toEqual([]);

@@ -75,7 +75,7 @@ test('every grid goes out as CSV, and a book goes out as a file and comes in aga
   ]);
   const lines = readFileSync(await csv.path(), 'utf8').split('\r\n');
   expect(lines[0]).toContain('Material,Kind,Supplier');
-  expect(lines[1]).toBe('White stoneware clay,ingredient,Harrowmere Clays,12.5,kg,13.75,kg,1.1');
+  expect(lines[1]).toMatch(/^White stoneware clay,ingredient,Harrowmere Clays,12.5,kg,13.75,kg,1.1,clay,/);
 
   await page.getByRole('link', { name: 'Quillfern Pottery' }).click();
   const [file] = await Promise.all([
@@ -86,7 +86,7 @@ test('every grid goes out as CSV, and a book goes out as a file and comes in aga
   await page.getByLabel('Book file').setInputFiles(await file.path());
   await expect(page.getByRole('heading', { name: 'Which products earn' })).toBeVisible();
   const mug = page.getByRole('row', { name: /Everyday mug/ });
-  await expect(mug).toContainText('1,897.28');
+  await expect(mug).toContainText('1,848.57');
 
   await page.goto(new URL('/books', page.url()).href);
   await page.getByLabel('Book file').setInputFiles({

@@ -36,7 +36,7 @@ async function open(page, address) {
 
 async function anyProduct(server, id, cookie) {
   const snapshot = await (await fetch(`${server}/api/books/${id}`, { headers: { cookie } })).json();
-  return snapshot.rows.product.at(-1).id;
+  return snapshot.rows.product.rows.at(-1)[0];
 }
 
 /** Types another quantity of a material and waits, inside the page, until the cost card shows another figure. */

@@ -65,7 +65,9 @@ export class BooksController {
   }
 
   @Get('books/:id')
-  @ApiOperation({ summary: 'The snapshot of a book: all its rows, and the revision they are of' })
+  @ApiOperation({
+    summary: 'The snapshot of a book: all its rows, by kind the fields once and then the values, and their revision',
+  })
   async snapshot(@Param('id') id: string, @PersonId() personId: string, @Res() response: Response): Promise<void> {
     const json = await this.books.snapshotAsJson(id, await this.membership.require(id, personId));
     response.type('application/json').send(json);

@@ -3,6 +3,7 @@ import {
   newId,
   ProblemError,
   readBookFile,
+  rowsOfColumns,
   withoutVersion,
   writeBookFile,
   bookRows,
@@ -10,6 +11,7 @@ import {
   type BookRows,
   type Change,
   type Operation,
+  type RowColumns,
   type RowsByKind,
   type StoredRow,
 } from '@nuvar/book';
@@ -30,7 +32,7 @@ export interface BookSummary {
 interface Snapshot {
   readonly revision: number;
   readonly role: Role;
-  readonly rows: RowsByKind;
+  readonly rows: RowColumns;
 }
 
 /** A journal entry as it is read: who, when, and what was before and after. */
@@ -87,7 +89,7 @@ export class BooksService {
 
   /** All rows of a book by kind. */
   async rowsOf(bookId: string): Promise<RowsByKind> {
-    return (JSON.parse(await this.snapshotAsJson(bookId, 'reader')) as Snapshot).rows;
+    return rowsOfColumns((JSON.parse(await this.snapshotAsJson(bookId, 'reader')) as Snapshot).rows);
   }
 
   async file(bookId: string): Promise<BookFile> {

@@ -1,4 +1,4 @@
-import { newId, type Operation } from '@nuvar/book';
+import { newId, rowsOfColumns, type Operation, type RowColumns, type RowsByKind } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { codesOf, material, signUp, testServer, type Person } from '../testing/client.js';
@@ -16,9 +16,15 @@ afterAll(() => app.close());
 
 interface Snapshot {
   readonly revision: number;
-  readonly rows: Record<string, { id: string; version: number; name: string; note: string }[]>;
+  readonly rows: RowsByKind;
 }
-const snapshot = async (of = bookId) => (await owner.get(`/api/books/${of}`).expect(200)).body as Snapshot;
+const snapshot = async (of = bookId): Promise<Snapshot> => {
+  const { revision, rows } = (await owner.get(`/api/books/${of}`).expect(200)).body as {
+    revision: number;
+    rows: RowColumns;
+  };
+  return { revision, rows: rowsOfColumns(rows) };
+};
 const rename = (id: string, before: string, after: string): Operation => ({
   action: 'update',
   kind: 'material',
@@ -37,7 +43,7 @@ describe('the one write path', () => {
     const other = await owner.change(bookId, [material('Barley').operation], { id }).expect(409);
     expect(codesOf(other)).toEqual(['change-id-reused']);
     const { rows, revision } = await snapshot();
-    expect(rows.material?.filter(({ name }) => name === 'Oats')).toEqual([
+    expect(rows.material.filter(({ name }) => name === 'Oats')).toEqual([
       expect.objectContaining({ id: oats.id, version: 1 }),
     ]);
     const journal = (await owner.get(`/api/books/${bookId}/changes?since=${revision - 1}`).expect(200)).body as {
@@ -105,7 +111,7 @@ describe('the one write path', () => {
     await owner.change(bookId, [rename(salt.id, 'Salt', 'Sea salt')], { id }).expect(200);
     await owner.change(bookId, [rename(salt.id, 'Sea salt', 'Salt')], { undoes: id }).expect(200);
     const { rows, revision } = await snapshot();
-    expect(rows.material?.find((row) => row.id === salt.id)).toMatchObject({ name: 'Salt', version: 3 });
+    expect(rows.material.find((row) => row.id === salt.id)).toMatchObject({ name: 'Salt', version: 3 });
     const [last] = (await owner.get(`/api/books/${bookId}/changes?before=${revision + 1}`)).body as {
       undoes: string;
     }[];

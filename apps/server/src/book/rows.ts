@@ -2,9 +2,11 @@ import { fieldsOf, KIND_NAMES, type Kind, type StoredRow } from '@nuvar/book';
 import type { EntityManager } from 'typeorm';
 import { columnName, tableName } from '../database/tables.js';
 
-/** The columns of a kind under their field names, with days and amounts as the text that rows hold. */
+/** Days and amounts are read as the text that rows hold. */
+const asText = (type: string) => (type === 'day' || type === 'decimal' ? '::text' : '');
+
+/** The columns of a kind under their field names. */
 function selection(kind: Kind): string {
-  const asText = (type: string) => (type === 'day' || type === 'decimal' ? '::text' : '');
   const fields = fieldsOf(kind).map(({ name, type }) => `${columnName(name)}${asText(type)} AS "${name}"`);
   return ['id', 'version', ...fields].join(', ');
 }
@@ -33,16 +35,19 @@ export async function componentLines(manager: EntityManager, bookId: string): Pr
 }
 
 /**
- * Every row of a book by kind, as JSON text. PostgreSQL writes it: a book of many rows need not be taken apart and put
- * together again on its way through the server.
+ * Every row of a book as JSON text: by kind the names of the fields once, and then the values of each row in that order
+ * (`RowColumns`). PostgreSQL writes it: a book of many rows need not be taken apart and put together again on its way
+ * through the server, and what names its fields once is less than half as long.
  */
 export async function allRowsAsJson(manager: EntityManager, bookId: string): Promise<string> {
   const parts: string[] = [];
   for (const kind of KIND_NAMES) {
-    const rows = `SELECT ${selection(kind)} FROM ${tableName(kind)} WHERE book_id = $1 ORDER BY id`;
-    const sql = `SELECT coalesce(json_agg(each), '[]')::text AS json FROM (${rows}) AS each`;
+    const fields = ['id', 'version', ...fieldsOf(kind).map(({ name }) => name)];
+    const values = ['id', 'version', ...fieldsOf(kind).map(({ name, type }) => `${columnName(name)}${asText(type)}`)];
+    const sql = `SELECT coalesce(json_agg(json_build_array(${values.join(', ')}) ORDER BY id), '[]')::text AS json
+      FROM ${tableName(kind)} WHERE book_id = $1`;
     const found: { json: string }[] = await manager.query(sql, [bookId]);
-    parts.push(`"${kind}":${found[0]?.json ?? '[]'}`);
+    parts.push(`"${kind}":{"fields":${JSON.stringify(fields)},"rows":${found[0]?.json ?? '[]'}}`);
   }
   return `{${parts.join(',')}}`;
 }

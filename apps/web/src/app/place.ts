@@ -59,14 +59,16 @@ function pathOf({ kind, id, field }: Place): string {
   }
 }
 
-const ABOUT_A_PRODUCT = new Set(['name', 'kind', 'outputUnit', 'category', 'code', 'gtin', 'tags', 'archived', 'note']);
+const ABOUT = new Set(['name', 'kind', 'outputUnit', 'category', 'code', 'gtin', 'tags', 'archived', 'note']);
 
-/** The side of a product on which a field stands, as the address names it; empty for what goes into it. */
-function sideOf({ kind, field }: Place): string {
+/** The side of a material or a product on which a field stands, as the address names it; empty for the first. */
+function sideOf({ kind, id, field }: Place): string {
   if (kind === 'candidateBatch') return '&side=batches';
   if (kind === 'frozenCard') return '&side=earlier';
-  const isAbout = kind === 'product' && (ABOUT_A_PRODUCT.has(field) || field === 'conversions');
-  return isAbout || kind === 'itemConversion' ? '&side=about' : '';
+  const row = kind === 'itemConversion' ? model.rows.row(kind, id) : undefined;
+  const ofMaterial = kind === 'material' || row?.materialId != null;
+  if (field === 'conversions' || kind === 'itemConversion') return ofMaterial ? '&side=units' : '&side=about';
+  return (kind === 'material' || kind === 'product') && ABOUT.has(field) ? '&side=about' : '';
 }
 
 /** Gives the address of a place, with the field to go to named in it. */

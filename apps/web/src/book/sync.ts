@@ -1,4 +1,4 @@
-import type { Change, Write } from '@nuvar/book';
+import { rowsOfColumns, type Change, type Write } from '@nuvar/book';
 import { noticed } from '../app/notices-slice.js';
 import type { store } from '../app/store.js';
 import { bookActions, type Link, type UndoEntry } from './book-slice.js';
@@ -41,7 +41,8 @@ export const sync = {
       outbox.waiting(),
     ]);
     if (!snapshot.ok) return openingOf(snapshot.status);
-    const { revision, role, rows } = snapshot.value;
+    const { revision, role } = snapshot.value;
+    const rows = rowsOfColumns(snapshot.value.rows);
     model.open(rows, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, ...stacks }));

@@ -1,10 +1,10 @@
-import type { Change, Problem, RowsByKind, StoredRow, Write } from '@nuvar/book';
+import type { Change, Problem, RowColumns, StoredRow, Write } from '@nuvar/book';
 import type { Role } from './book-slice.js';
 
 export interface Snapshot {
   readonly revision: number;
   readonly role: Role;
-  readonly rows: RowsByKind;
+  readonly rows: RowColumns;
 }
 
 export interface HistoryEntry {

@@ -25,6 +25,12 @@ export function useAll<K extends Kind>(kind: K): readonly StoredRow<K>[] {
   return useMemo(() => inOrder(model.rows.all(kind)), [kind, version]);
 }
 
+/** The products or materials that are not archived, in their order. */
+export function useUnarchived<K extends 'product' | 'material'>(kind: K): readonly StoredRow<K>[] {
+  const rows = useAll(kind);
+  return useMemo(() => rows.filter(({ archived }) => !archived), [rows]);
+}
+
 /** How many rows of a kind there are. */
 export function useCount(kind: Kind): number {
   return useSyncExternalStore(model.subscribe, () => model.rows.count(kind));

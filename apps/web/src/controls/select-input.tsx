@@ -10,9 +10,15 @@ interface SelectInputProps {
   readonly disabled?: boolean;
 }
 
-/** One of a few choices, made where it stands. */
+/** A list longer than this is drawn only when somebody comes near: a grid may hold hundreds of them. */
+const MOST_DRAWN = 12;
+
+/** One of several choices, made where it stands. */
 export function SelectInput({ label, value, options, commit, place, disabled }: SelectInputProps) {
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [isNear, setNear] = useState(false);
+  const drawn = isNear || options.length <= MOST_DRAWN ? options : options.filter((option) => option.value === value);
+  const comeNear = () => setNear(true);
   return (
     <span className="typed">
       <select
@@ -22,9 +28,11 @@ export function SelectInput({ label, value, options, commit, place, disabled }: 
         data-place={place}
         value={value}
         disabled={disabled}
+        onFocus={comeNear}
+        onPointerEnter={comeNear}
         onChange={(event) => setRefusal(commit(event.target.value))}
       >
-        {options.map((option) => (
+        {drawn.map((option) => (
           <option key={option.value} value={option.value}>
             {option.label}
           </option>

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
-import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
+import { useUnarchived, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
 import { useFilter, useKeptSearch } from '../controls/use-filter.js';
@@ -21,7 +21,7 @@ export function PlanScreen() {
   const navigate = useNavigate();
   const search = useKeptSearch();
   const path = useBookPath();
-  const products = useAll('product');
+  const products = useUnarchived('product');
   const version = useVersion('pricePoint');
   const { currency } = useSettings();
   const [filter, setFilter] = useFilter();

@@ -12,20 +12,29 @@ interface CostCardProps {
   readonly unit: string;
 }
 
+/** What a card may leave out, for this view only. */
+const LEFT_OUT_WORDS = { nothing: '', 'own time': 'without your own time', labour: 'without labour' };
+type LeftOut = keyof typeof LEFT_OUT_WORDS;
+
 const LABOUR_AND_OVERHEAD = ['labour', 'productionOverhead', 'nonProductionOverhead'];
 
 /** The cost card of a product, from materials to full cost, and on to the price paid where a place to sell is chosen. */
 export function CostCard({ productId, card, unit }: CostCardProps) {
   const { currency } = useSettings();
-  const [withoutLabour, setWithoutLabour] = useState(false);
-  const lead = withoutLabour ? card.withoutLabour : card.lines.find((line) => line.id === 'fullCost')?.perUnit;
+  const [leftOut, setLeftOut] = useState<LeftOut>('nothing');
+  const withoutLabour = leftOut === 'labour';
+  const leads = {
+    nothing: card.lines.find((line) => line.id === 'fullCost')?.perUnit,
+    'own time': card.withoutOwnersTime,
+    labour: card.withoutLabour,
+  };
   const lines = withoutLabour
     ? card.lines.filter((line) => !line.subtotal && !LABOUR_AND_OVERHEAD.includes(line.id))
     : card.lines;
   return (
     <section aria-label="Cost card">
-      <h3 className="detail-heading">{withoutLabour ? `One ${unit} without labour costs` : `One ${unit} costs`}</h3>
-      <LeadFigure figure={lead} digits={2} unit={currency} />
+      <h3 className="detail-heading">{`One ${unit} ${LEFT_OUT_WORDS[leftOut]} costs`.replace('  ', ' ')}</h3>
+      <LeadFigure figure={leads[leftOut]} digits={2} unit={currency} />
       {!withoutLabour && <SharesBar lines={card.lines} />}
       <table className="plain-table card-table">
         <thead>
@@ -46,6 +55,9 @@ export function CostCard({ productId, card, unit }: CostCardProps) {
           {lines.map((line) => (
             <CardRow key={line.id} line={line} />
           ))}
+          {leftOut === 'own time' && (
+            <PlainRow label="Without your own time" figure={card.withoutOwnersTime} subtotal />
+          )}
           {withoutLabour && <PlainRow label="Cost without labour" figure={card.withoutLabour} subtotal />}
         </tbody>
         {!withoutLabour && <SaleLines productId={productId} />}
@@ -56,14 +68,13 @@ export function CostCard({ productId, card, unit }: CostCardProps) {
         </p>
       )}
       <CardNotes card={card} unit={unit} />
-      <label className="mt-2 flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={withoutLabour}
-          onChange={(event) => setWithoutLabour(event.target.checked)}
-        />
-        Leave labour out of this view
+      <label className="mt-2 flex items-center gap-2 whitespace-nowrap">
+        Leave out of this view
+        <select className="input-line" value={leftOut} onChange={(event) => setLeftOut(event.target.value as LeftOut)}>
+          <option value="nothing">nothing</option>
+          <option value="own time">my own time</option>
+          <option value="labour">all labour</option>
+        </select>
       </label>
     </section>
   );

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { useBookPath } from '../book/use-book.js';
 import { useView } from '../engine/use-view.js';
+import { UsedInList } from './used-in-list.js';
 
 /** Where a product is used, and all that is inside it, however deep. */
 export function ProductUses({ id }: { readonly id: string }) {
@@ -12,16 +13,7 @@ export function ProductUses({ id }: { readonly id: string }) {
       <div>
         <h3 className="detail-heading">It goes into</h3>
         {view.usedIn.length === 0 && <p className="text-soft">Nothing else: it is not a component of any product.</p>}
-        <ul>
-          {view.usedIn.map((product) => (
-            <li key={product.id}>
-              <Link className="link" to={`${path}/make/${product.id}`}>
-                {product.name}
-              </Link>
-              {!product.isDirect && <span className="text-soft"> inside a component</span>}
-            </li>
-          ))}
-        </ul>
+        <UsedInList usedIn={view.usedIn} />
       </div>
       <div>
         <h3 className="detail-heading">Inside it, at any depth</h3>

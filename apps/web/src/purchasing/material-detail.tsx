@@ -1,12 +1,12 @@
 import type { StoredRow } from '@nuvar/book';
-import { Link } from 'react-router';
-import { useAll, useBookPath, useRow, useSettings } from '../book/use-book.js';
+import { useAll, useRow, useSettings } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
 import { Sides, useSide } from '../controls/sides.js';
 import { useView } from '../engine/use-view.js';
 import { unitWords } from '../figures/format.js';
 import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
+import { UsedInList } from '../production/used-in-list.js';
 import { ConversionsGrid } from './conversions-grid.js';
 import { MATERIAL_KIND_WORDS } from './material-columns.js';
 import { PLANNING_WORDS } from './planning-words.js';
@@ -163,20 +163,10 @@ function AboutMaterial({ id }: { readonly id: string }) {
 
 function MaterialUses({ material }: { readonly material: StoredRow<'material'> }) {
   const view = useView('material', material.id);
-  const path = useBookPath();
   return (
     <>
       {view?.usedIn.length === 0 && <p className="text-soft">Nothing yet. Use it in a bill of materials under Make.</p>}
-      <ul>
-        {view?.usedIn.map((product) => (
-          <li key={product.id}>
-            <Link className="link" to={`${path}/make/${product.id}`}>
-              {product.name}
-            </Link>
-            {!product.isDirect && <span className="text-soft"> inside a component</span>}
-          </li>
-        ))}
-      </ul>
+      <UsedInList usedIn={view?.usedIn ?? []} />
       {view && view.usedIn.length > 0 && <ReplaceMaterial material={material} usedIn={view.usedIn} />}
     </>
   );

@@ -155,13 +155,18 @@ export function measuredBy(materialId: string, unit: string): Operation[] {
   ];
 }
 
-function duplicate({ material, price }: MaterialRow): Operation[] {
+/** What belongs to a material, and goes with it when it is duplicated. */
+const BELONGINGS = ['supplierPrice', 'standardPrice', 'itemConversion'] as const;
+
+function duplicate({ material }: MaterialRow): Operation[] {
   const id = newId();
-  const fields = withoutVersion(material);
   const name = copiedName(material.name, (each) => model.rows.rowsWith('material', 'name', each).length > 0);
-  const copied =
-    price === undefined ? [] : [createOf('supplierPrice', newId(), { ...withoutVersion(price), materialId: id })];
-  return [createOf('material', id, { ...fields, name }), ...copied];
+  const copied = BELONGINGS.flatMap((kind) =>
+    model.rows
+      .rowsWith(kind, 'materialId', material.id)
+      .map((row) => createOf(kind, newId(), { ...withoutVersion(row as StoredRow), materialId: id })),
+  );
+  return [createOf('material', id, { ...withoutVersion(material), name, code: '' }), ...copied];
 }
 
 /** Writes materials, each with the one price that is shown. */

@@ -8,6 +8,8 @@ import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { isRefusal, readAnyQuantity } from '../controls/read-field.js';
 import { copyInBook, removalInBook } from '../controls/rows-writer.js';
+import { useView } from '../engine/use-view.js';
+import { Amount } from '../figures/amount.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { RowField } from '../controls/row-field.js';
 import { supplierOf } from './material-rows.js';
@@ -40,11 +42,23 @@ export function PricesGrid({ material }: { material: StoredRow<'material'> }) {
       {shown && (
         <div className="fields" role="group" aria-label={`More of the price from ${shown.validFrom}`}>
           <RowField kind="supplierPrice" id={shown.id} field="minimumOrder" label="Smallest order" suffix="packs" />
+          <SmallestOrder priceId={shown.id} />
           <RowField kind="supplierPrice" id={shown.id} field="orderedPacks" label="Ordered at it" suffix="packs" />
           <RowField kind="supplierPrice" id={shown.id} field="supplierCode" />
         </div>
       )}
     </>
+  );
+}
+
+/** What has to be spent at least to get that price. */
+function SmallestOrder({ priceId }: { readonly priceId: string }) {
+  const view = useView('listedPrice', priceId);
+  if (!view?.smallestOrder) return null;
+  return (
+    <p className="text-soft">
+      That is <Amount figure={view.smallestOrder} digits={2} withUnit /> at least.
+    </p>
   );
 }
 
@@ -106,7 +120,7 @@ function priceColumns(
       width: '4.2rem',
       view: 'listedPrice',
       of: ({ id }: Row) => id,
-      pick: (view) => view,
+      pick: (view) => view.perBaseUnit,
       digits: 4,
     }),
   ];

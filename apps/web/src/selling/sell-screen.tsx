@@ -2,7 +2,7 @@ import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { model } from '../book/model.js';
-import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
+import { useUnarchived, useBookPath, useSettings, useVersion } from '../book/use-book.js';
 import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
 import { useFilter, useKeptSearch } from '../controls/use-filter.js';
@@ -53,7 +53,7 @@ export function SellScreen() {
 
 /** Products with a price first, in their order; those without after them. */
 function useSold(filter: string): Row[] {
-  const products = useAll('product');
+  const products = useUnarchived('product');
   const version = useVersion('pricePoint');
   return useMemo(() => {
     const rows = products

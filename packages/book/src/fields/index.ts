@@ -1,5 +1,6 @@
 export { compareDecimalText, isDecimalText } from './decimal-text.js';
 export * from './field.js';
+export { FindableRow } from './findable-row.js';
 export { gtinCheckDigit, isGtin } from './gtin.js';
 export { Row } from './row.js';
 export { UNITS, UNIT_CODES, unitOfMeasure, unitsThatFit, type Dimension, type UnitOfMeasure } from './units.js';

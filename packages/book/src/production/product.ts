@@ -1,4 +1,4 @@
-import { Choice, DecimalText, Flag, Gtin, Name, Row, Text, UnitCode } from '../fields/index.js';
+import { Choice, DecimalText, FindableRow, Gtin, Name, Text, UnitCode } from '../fields/index.js';
 
 export const PRODUCT_KINDS = ['made', 'bundle', 'resale', 'service'] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
@@ -7,7 +7,7 @@ export const COSTINGS = ['bill and steps', 'typed totals'] as const;
 export type Costing = (typeof COSTINGS)[number];
 
 /** Something that is sold, or made to go into what is sold. */
-export class Product extends Row {
+export class Product extends FindableRow {
   @Name({ label: 'Name' })
   name!: string;
 
@@ -34,23 +34,9 @@ export class Product extends Row {
   @Choice(COSTINGS, { label: 'Costed by' })
   costing: Costing = 'bill and steps';
 
-  @Text({ label: 'Code' })
-  code = '';
-
   /** Global Trade Item Number with its check digit. */
   @Gtin({ label: 'GTIN' })
   gtin = '';
-
-  @Text({ label: 'Category' })
-  category = '';
-
-  /** Words by which it is found, between commas. */
-  @Text({ label: 'Tags' })
-  tags = '';
-
-  /** No longer made or sold, and kept because something still refers to it. */
-  @Flag({ label: 'Archived' })
-  archived = false;
 
   @Text({ label: 'Note' })
   note = '';

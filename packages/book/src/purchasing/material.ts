@@ -1,4 +1,4 @@
-import { Choice, DecimalText, Flag, Name, Reference, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
+import { Choice, DecimalText, FindableRow, Name, Reference, Text, UnitCode, WholeNumber } from '../fields/index.js';
 import { PLANNING_BASES, type PlanningBasis } from './planning-basis.js';
 
 export const MATERIAL_KINDS = ['ingredient', 'packaging', 'resale'] as const;
@@ -8,7 +8,7 @@ export const LANDED_ADD_ON_BASES = ['percent', 'amount per base unit'] as const;
 export type LandedAddOnBasis = (typeof LANDED_ADD_ON_BASES)[number];
 
 /** Anything that is bought: an ingredient or component, packaging, or goods for resale. */
-export class Material extends Row {
+export class Material extends FindableRow {
   @Name({ label: 'Name' })
   name!: string;
 
@@ -41,20 +41,6 @@ export class Material extends Row {
 
   @Choice(LANDED_ADD_ON_BASES, { label: 'Add-on is' })
   landedAddOnBasis: LandedAddOnBasis = 'percent';
-
-  @Text({ label: 'Code' })
-  code = '';
-
-  @Text({ label: 'Category' })
-  category = '';
-
-  /** Words by which it is found, between commas. */
-  @Text({ label: 'Tags' })
-  tags = '';
-
-  /** No longer in use, and kept because something still refers to it. */
-  @Flag({ label: 'Archived' })
-  archived = false;
 
   @Text({ label: 'Note' })
   note = '';

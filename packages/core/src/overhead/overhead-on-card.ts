@@ -1,13 +1,15 @@
 import { WHOLE_BOOK, type Calculation } from '../evaluate/calculation.js';
-import { product, sum, type Figure } from '../figure/index.js';
-import { batch, labourHours, productCost } from '../production/index.js';
+import { difference, product, sum, type Figure } from '../figure/index.js';
+import { batch, labourHours, ownersLabour, productCost } from '../production/index.js';
 import { fullCost } from './full-cost.js';
 import { overhead } from './overhead.js';
 
 type Line = 'productionOverhead' | 'productionCost' | 'nonProductionOverhead';
 
 /** The lines of a card on which running costs stand, per good unit and per batch. */
-export type OverheadOnCard = Readonly<Record<Line | `${Line}PerBatch` | 'fullCostPerBatch', Figure>>;
+export type OverheadOnCard = Readonly<
+  Record<Line | `${Line}PerBatch` | 'fullCostPerBatch' | 'withoutOwnersTime', Figure>
+>;
 
 /**
  * The running costs on a cost card: production overhead = production rate x labour hours in a unit; production cost =
@@ -23,10 +25,12 @@ export const overheadOnCard: Calculation<OverheadOnCard> = {
     productionOverheadPerBatch: 'The share of the running costs of production that one batch carries.',
     productionCostPerBatch: 'What it costs to produce one batch, running costs of production included.',
     nonProductionOverheadPerBatch: 'The share of the other running costs that one batch carries.',
+    withoutOwnersTime: "What one good unit costs with the owner's own time left out.",
     fullCostPerBatch: 'What one batch costs with its share of the running costs.',
   },
   work(sheet, productId) {
     const { variableCost } = sheet.read(productCost, productId);
+    const full = sheet.read(fullCost, productId).fullCost;
     const rates = sheet.read(overhead, WHOLE_BOOK);
     const hours = sheet.read(labourHours, productId).perUnit;
     const { good } = sheet.read(batch, productId);
@@ -42,7 +46,12 @@ export const overheadOnCard: Calculation<OverheadOnCard> = {
       productionOverheadPerBatch: perBatch(productionOverhead),
       productionCostPerBatch: perBatch(productionCost),
       nonProductionOverheadPerBatch: perBatch(nonProductionOverhead),
-      fullCostPerBatch: perBatch(sheet.read(fullCost, productId).fullCost),
+      fullCostPerBatch: perBatch(full),
+      withoutOwnersTime: difference(
+        called("Full cost without the owner's time"),
+        full,
+        sheet.read(ownersLabour, productId).perUnit,
+      ),
     };
   },
 };

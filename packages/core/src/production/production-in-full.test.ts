@@ -122,6 +122,8 @@ describe('a cost card', () => {
     // 4.5 h a batch over 32 pots; 100 pots take 14.0625 h, so that 600 and 240 a month are 6.00 and 2.40 a pot.
     expect(of('overheadOnCard/pot/productionCost')).toBe('14.225');
     expect(of('fullCost/pot/fullCost')).toBe('16.625');
+    expect(of('overheadOnCard/pot/withoutOwnersTime')).toBe('16');
+    expect(of('overheadOnCard/pot/fullCostPerBatch')).toBe('532');
   });
 
   it('takes scrap that is won back off the materials', () => {

@@ -2,7 +2,7 @@ import type { RowOf } from '@nuvar/book';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import { bookCurrency, money } from '../evaluate/units.js';
 import { gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
-import { unit, unitWord } from '../quantity/index.js';
+import { NUMBER, unit, unitWord } from '../quantity/index.js';
 import { convertedFor } from './converted.js';
 import { exchangeRate } from './exchange-rate.js';
 
@@ -11,6 +11,8 @@ export interface ListedPrice {
   readonly perBaseUnit: Figure;
   /** What is in a pack, in base units; null where no way leads there. */
   readonly pack: Figure | null;
+  /** What the fewest packs that the supplier sends cost; null where nothing is said of that. */
+  readonly smallestOrder: Figure | null;
 }
 
 /**
@@ -22,13 +24,14 @@ export const listedPrice: Calculation<ListedPrice> = {
   meanings: {
     perBaseUnit: 'What one base unit of the material costs at this supplier price.',
     pack: 'How much is in one pack.',
+    smallestOrder: 'What the fewest packs that the supplier sends cost.',
   },
   work(sheet, priceId) {
     const price = sheet.row('supplierPrice', priceId);
     const material = price && sheet.row('material', price.materialId);
     const subject = material?.name ?? 'this material';
     const leaf = { name: 'Price per base unit', subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
-    const none = (reason: Gap) => ({ perBaseUnit: missing(leaf, reason), pack: null });
+    const none = (reason: Gap) => ({ perBaseUnit: missing(leaf, reason), pack: null, smallestOrder: null });
     if (price === undefined || material === undefined) return none(gap('row-missing', null, { subject }));
     const paid = packPrice(sheet, price, subject);
     const pack = packInBaseUnits(sheet, price, material);
@@ -36,7 +39,11 @@ export const listedPrice: Calculation<ListedPrice> = {
       const values = { subject, from: unitWord(price.packUnit), to: unitWord(material.baseUnit) };
       return none(gap('no-pack-conversion', { kind: 'material', id: material.id, field: 'conversions' }, values));
     }
-    return { perBaseUnit: quotient({ name: leaf.name, subject }, paid, pack), pack };
+    return {
+      perBaseUnit: quotient({ name: leaf.name, subject }, paid, pack),
+      pack,
+      smallestOrder: smallestOrder(sheet, price, subject, paid),
+    };
   },
 };
 
@@ -51,6 +58,16 @@ function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string)
   if (price.currency === bookCurrency(sheet)) return paid;
   const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);
   return product({ name: `Pack price in ${bookCurrency(sheet)}`, subject }, paid, rate);
+}
+
+function smallestOrder(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string, paid: Figure): Figure | null {
+  if (price.minimumOrder === null) return null;
+  const packs = sheet.input('supplierPrice', price, 'minimumOrder', {
+    name: 'Smallest order, packs',
+    subject,
+    unit: NUMBER,
+  });
+  return product({ name: 'Smallest order', subject }, packs, paid);
 }
 
 function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: RowOf<'material'>): Figure | null {

@@ -33,6 +33,7 @@ export interface CardView {
   readonly lines: readonly CardLine[];
   /** The same without all labour, and without the owner's own time. */
   readonly withoutLabour: FigureView;
+  readonly withoutOwnersTime: FigureView;
   readonly ownersLabour: FigureView;
   readonly losses: Readonly<Record<'lineLoss' | 'yieldLoss' | 'total', FigureView>>;
   readonly hoursPerUnit: FigureView;
@@ -75,6 +76,7 @@ export function cardView(evaluation: Evaluation, productId: string): CardView {
       share: shareOf(entry),
     })),
     withoutLabour: figureView(evaluation.read(cardSubtotals, productId).withoutLabour),
+    withoutOwnersTime: figureView(evaluation.read(overheadOnCard, productId).withoutOwnersTime),
     ownersLabour: figureView(evaluation.read(ownersLabour, productId).perUnit),
     losses: figureViews(evaluation.read(lossCost, productId), ['lineLoss', 'yieldLoss', 'total']),
     hoursPerUnit: figureView(evaluation.read(labourHours, productId).perUnit),

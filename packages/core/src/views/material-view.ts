@@ -25,6 +25,17 @@ export function materialView(evaluation: Evaluation, materialId: string): Materi
   };
 }
 
+/** One listed price: what a base unit costs at it, and what has to be spent at least. */
+export interface ListedPriceView {
+  readonly perBaseUnit: FigureView;
+  readonly smallestOrder: FigureView | null;
+}
+
+export function listedPriceView(evaluation: Evaluation, priceId: string): ListedPriceView {
+  const { perBaseUnit, smallestOrder } = evaluation.read(listedPrice, priceId);
+  return { perBaseUnit: figureView(perBaseUnit), smallestOrder: smallestOrder && figureView(smallestOrder) };
+}
+
 /** What a supplier asked for a base unit from a day on. */
 export interface PriceHistoryPoint {
   readonly priceId: string;

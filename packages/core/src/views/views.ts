@@ -1,13 +1,12 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
 import { equipmentRate, labourRate } from '../production/index.js';
-import { listedPrice } from '../purchasing/index.js';
 import { batchSizesView } from './batch-sizes-view.js';
 import { cardView } from './card-view.js';
 import { runView } from './equipment-view.js';
 import { figureView } from './figure-view.js';
 import { freezableView, frozenView } from './frozen-view.js';
 import { looseEndsView } from './loose-ends-view.js';
-import { materialView, priceHistoryView } from './material-view.js';
+import { listedPriceView, materialView, priceHistoryView } from './material-view.js';
 import { overheadView } from './overhead-view.js';
 import { overviewView } from './overview-view.js';
 import { candidateView, priceView, productView } from './sale-view.js';
@@ -21,7 +20,7 @@ export const VIEWS = {
   overhead: (evaluation: Evaluation, _id: string) => overheadView(evaluation),
   material: (evaluation: Evaluation, id: string) => materialView(evaluation, id),
   priceHistory: (evaluation: Evaluation, id: string) => priceHistoryView(evaluation, id),
-  listedPrice: (evaluation: Evaluation, id: string) => figureView(evaluation.read(listedPrice, id).perBaseUnit),
+  listedPrice: (evaluation: Evaluation, id: string) => listedPriceView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => figureView(evaluation.read(labourRate, id).perHour),
   equipment: (evaluation: Evaluation, id: string) => figureView(evaluation.read(equipmentRate, id).perHour),
   run: (evaluation: Evaluation, id: string) => runView(evaluation, id),

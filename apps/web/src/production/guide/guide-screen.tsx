@@ -1,7 +1,7 @@
 import { newId, type StoredRow } from '@nuvar/book';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { createOf } from '../../book/operations.js';
-import { useAll, useBookPath, useEdit, useRow, useSettings } from '../../book/use-book.js';
+import { useBookPath, useEdit, useRow, useSettings, useUnarchived } from '../../book/use-book.js';
 import { TypedInput } from '../../controls/typed-input.js';
 import { useView } from '../../engine/use-view.js';
 import { LeadFigure } from '../../figures/lead-figure.js';
@@ -29,7 +29,7 @@ export function GuideScreen() {
 }
 
 function ChooseProduct() {
-  const products = useAll('product').filter(({ archived }) => !archived);
+  const products = useUnarchived('product');
   const navigate = useNavigate();
   const path = useBookPath();
   const edit = useEdit();
