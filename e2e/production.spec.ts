@@ -1,0 +1,66 @@
+import { expect, test } from '@playwright/test';
+import { cell, goTo, openCopyOfDemo, region, type } from './app.js';
+
+test('a card is frozen and compared line by line, batch sizes stand beside each other, and own time is left out openly', async ({
+  page,
+}) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Make');
+  await cell(page, 'Product', 'Everyday mug').click();
+  const mug = region(page, 'Everyday mug');
+  const card = region(page, 'Cost card');
+  await expect(card.getByRole('row', { name: /Full cost/ })).toContainText('10.0210');
+  await card.getByLabel('Leave out of this view').selectOption('own time');
+  await expect(card.getByRole('row', { name: /Without your own time/ })).toContainText('9.5681');
+
+  await mug.getByRole('link', { name: 'Earlier cards' }).click();
+  await mug.getByLabel('Keep the card of today as').fill('Before the clay');
+  await mug.getByRole('button', { name: 'Freeze it' }).click();
+  await expect(mug.getByText('No line has moved since.')).toBeVisible();
+  await goTo(page, 'Buy');
+  await type(page, 'Price, EUR', 'White stoneware clay', '27.50');
+  await goTo(page, 'Make');
+  await cell(page, 'Product', 'Everyday mug').click();
+  await mug.getByRole('link', { name: 'Earlier cards' }).click();
+  // 2.20 a kilo in place of 1.10, for 0.4962 kg in a good mug: all price, no quantity.
+  const clay = mug.getByRole('row', { name: /White stoneware clay/ });
+  await expect(clay).toContainText(/1\.1000\s*2\.2000\s*0\.0000\s*0\.5458/);
+
+  await mug.getByRole('link', { name: 'Batch sizes' }).click();
+  await type(page, 'Units started', 'new row', '60');
+  const now = mug.getByRole('row').filter({ has: cell(page, 'Units started', 'batches of 60') });
+  await expect(now).toContainText('10.5669');
+});
+
+test('a firing is shared by space, and everything can be worked out as of another day', async ({ page }) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Make');
+  await page.getByRole('link', { name: 'Equipment' }).click();
+  const firing = page.getByRole('row').filter({ has: cell(page, 'Run', 'Bisque firing') });
+  await expect(firing).toContainText('0.3101');
+  await type(page, 'Usually filled, %', 'Bisque firing', '50');
+  await expect(firing).toContainText('0.5891');
+  await page.getByRole('button', { name: 'Undo' }).click();
+
+  await goTo(page, 'Buy');
+  const clay = page.getByRole('row').filter({ has: cell(page, 'Material', 'White stoneware clay') });
+  await expect(clay).toContainText('1.1000');
+  await page.getByText('as of today').click();
+  await page.getByLabel('Work everything out as of').fill('2026-02-01');
+  await expect(clay).toContainText('1.0320');
+  await page.getByRole('button', { name: 'Back to today' }).click();
+  await expect(clay).toContainText('1.1000');
+});
+
+test('a price in another currency asks for a rate, and the simulated service gives one', async ({ page }) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Buy');
+  await type(page, 'Price, EUR', 'White slip', '30 GBP');
+  const slip = page.getByRole('row').filter({ has: cell(page, 'Material', 'White slip') });
+  await expect(slip).toContainText('not yet');
+  await page.getByRole('link', { name: 'Quillfern Pottery' }).click();
+  await page.getByRole('button', { name: 'Ask the simulated rate service' }).click();
+  await expect(page.getByText(/simulated rates taken in as one change/)).toBeVisible();
+  await goTo(page, 'Buy');
+  await expect(slip).not.toContainText('not yet');
+});
