@@ -44,8 +44,10 @@ export async function allRowsAsJson(manager: EntityManager, bookId: string): Pro
   for (const kind of KIND_NAMES) {
     const fields = ['id', 'version', ...fieldsOf(kind).map(({ name }) => name)];
     const values = ['id', 'version', ...fieldsOf(kind).map(({ name, type }) => `${columnName(name)}${asText(type)}`)];
-    const sql = `SELECT coalesce(json_agg(json_build_array(${values.join(', ')}) ORDER BY id), '[]')::text AS json
-      FROM ${tableName(kind)} WHERE book_id = $1`;
+    // Ordered below the aggregate, where the primary key gives the order without a sort.
+    const ordered = `SELECT * FROM ${tableName(kind)} WHERE book_id = $1 ORDER BY id`;
+    const sql = `SELECT coalesce(json_agg(json_build_array(${values.join(', ')})), '[]')::text AS json
+      FROM (${ordered}) AS each`;
     const found: { json: string }[] = await manager.query(sql, [bookId]);
     parts.push(`"${kind}":{"fields":${JSON.stringify(fields)},"rows":${found[0]?.json ?? '[]'}}`);
   }
