@@ -272,6 +272,12 @@ describe('recipes inside recipes', () => {
     });
     // By hand: 5, 3, 2, 1.5, 1.25.
     expect(ids.map((id) => amount(evaluated(rows), `product/${id}/primeCost`))).toEqual(['5', '3', '2', '1.5', '1.25']);
+    expect(VIEWS.uses(evaluated(rows), ids[2] as string).inside.map(({ name, depth }) => `${depth} ${name}`)).toEqual([
+      '1 Level 2',
+      '2 Level 1',
+      '3 Base',
+      '3 Salt',
+    ]);
     expect(VIEWS.uses(evaluated(rows), ids[0] as string).usedIn.map(({ isDirect }) => isDirect)).toEqual([
       true,
       false,

@@ -38,20 +38,21 @@ export interface GoesIn {
   readonly depth: number;
 }
 
-/** Everything that goes into a product, component by component, each thing once at the least depth at which it stands. */
+/**
+ * Everything that goes into a product, each component followed by what is inside it; what stands in several places is
+ * named once, where it is met first.
+ */
 export function goesInto(sheet: Sheet, productId: string): GoesIn[] {
   const found = new Map<string, GoesIn>();
-  let level = [productId];
-  for (let depth = 1; level.length > 0; depth += 1) {
-    const next: string[] = [];
-    for (const line of level.flatMap((id) => sheet.rowsOf('billLine', 'productId', id))) {
+  const add = (of: string, depth: number) => {
+    for (const line of sheet.rowsOf('billLine', 'productId', of)) {
       const kind = line.materialId === null ? 'product' : 'material';
       const id = line.materialId ?? line.componentId;
       if (id === null || id === productId || found.has(id)) continue;
       found.set(id, { kind, id, name: sheet.row(kind, id)?.name ?? '', depth });
-      if (kind === 'product') next.push(id);
+      if (kind === 'product') add(id, depth + 1);
     }
-    level = next;
-  }
+  };
+  add(productId, 1);
   return [...found.values()];
 }
