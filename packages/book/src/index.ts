@@ -3,6 +3,7 @@ export {
   compareDecimalText,
   declaredFields,
   gtinCheckDigit,
+  isCurrencyCode,
   isDecimalText,
   isGtin,
   UNITS,

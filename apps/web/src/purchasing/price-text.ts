@@ -1,4 +1,4 @@
-import { fieldsOf, type FieldSpec } from '@nuvar/book';
+import { fieldsOf, isCurrencyCode, type FieldSpec } from '@nuvar/book';
 import type { Reading } from '../controls/grid-model.js';
 import { isRefusal, readField } from '../controls/read-field.js';
 import { typedText } from '../figures/format.js';
@@ -20,8 +20,7 @@ export function priceText({ price, currency }: Priced, bookCurrency: string, loc
 export function readPriceText(text: string, locale: string): Reading<Partial<Priced>> {
   const [code] = /\b[A-Za-z]{3}\b/.exec(text) ?? [];
   const currency = code?.toUpperCase();
-  if (currency !== undefined && !Intl.supportedValuesOf('currency').includes(currency))
-    return { refusal: `"${currency}" is not a currency code.` };
+  if (currency !== undefined && !isCurrencyCode(currency)) return { refusal: `"${currency}" is not a currency code.` };
   const reading = readField(PRICE, code === undefined ? text : text.replace(code, ''), locale);
   if (isRefusal(reading)) return reading;
   const price = reading.value as string | null;

@@ -2,6 +2,7 @@ import {
   IsBoolean,
   IsIn,
   IsISO4217CurrencyCode,
+  isISO4217CurrencyCode,
   IsInt,
   IsUUID,
   Max,
@@ -169,6 +170,9 @@ export const Gtin = (options: FieldOptions) =>
       (value) => typeof value !== 'string' || value === '' || isGtin(value),
     ),
   ]);
+
+/** True for a code of ISO 4217, the same by which rows are held. */
+export const isCurrencyCode = (text: string): boolean => isISO4217CurrencyCode(text);
 
 /** A currency by its ISO 4217 code. */
 export const CurrencyCode = (options: FieldOptions) =>

@@ -103,6 +103,19 @@ describe('a price list', () => {
     ]);
   });
 
+  it('takes only the currencies that a row may hold: the mark of old is none any more', () => {
+    const list = [
+      ['Description', 'Pack', 'Price'],
+      ['Clay', '1 kg', '5.00 DEM'],
+      ['Sand', '1 kg', '5.00 USD'],
+    ];
+    const read = readPriceList(list, reading(list), shop().rows, isUnit);
+    expect(read.map(({ outcome, notes }) => [outcome, ...notes])).toEqual([
+      ['not understood', '"DEM" is not a currency code'],
+      ['new material'],
+    ]);
+  });
+
   it('takes words for units and links that were given by hand', () => {
     const { rows, clay } = shop();
     const read = readPriceList(

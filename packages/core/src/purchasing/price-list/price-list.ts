@@ -1,4 +1,4 @@
-import { isDecimalText, type BookRows, type RowOf } from '@nuvar/book';
+import { isCurrencyCode, isDecimalText, type BookRows, type RowOf } from '@nuvar/book';
 import { Decimal, decimal, readNumber, type DecimalSign } from '../../number/index.js';
 import { factorThrough } from '../conversion-conflicts.js';
 import { isHeading, type ColumnMapping, type PriceListField } from './fields.js';
@@ -28,6 +28,8 @@ export interface ListRow {
   readonly materialId: string | null;
   /** By how many percent the price of one unit moves against the newest that the book holds; null where that is not known. */
   readonly changePercent: string | null;
+  /** The word for a unit that nobody knows, where that is why the row is not understood. */
+  readonly unknownUnit: string | null;
 }
 
 export interface ListReading {
@@ -90,6 +92,7 @@ const UNREAD: Omit<ListRow, 'line'> = {
   orderedPacks: null,
   materialId: null,
   changePercent: null,
+  unknownUnit: null,
 };
 
 function readRow(
@@ -110,7 +113,7 @@ function readRow(
   const price = readPrice(cell('price'), decimalSign);
   if (typeof price === 'string') notes.push(price);
   const pack = readPack(cell('pack'), cell('unit'), reading, isUnit);
-  if (typeof pack === 'string') notes.push(pack);
+  if ('note' in pack) notes.push(pack.note);
   const currency = (
     has('currency') ? cell('currency') : (typeof price === 'string' ? '' : price.currency) || reading.currency
   ).toUpperCase();
@@ -133,8 +136,9 @@ function readRow(
     code: cell('code'),
     supplier,
     currency,
+    unknownUnit: 'note' in pack ? pack.unknownUnit : null,
   };
-  if (notes.length > 0 || typeof price === 'string' || typeof pack === 'string' || validFrom === null) return read;
+  if (notes.length > 0 || typeof price === 'string' || 'note' in pack || validFrom === null) return read;
   return {
     ...read,
     outcome: 'new material',
@@ -151,10 +155,6 @@ function readRow(
 const isQuantity = (value: string) => isDecimalText(value) && decimal(value).gt(0) && decimal(value).lte('1000000000');
 
 const CURRENCY_SIGNS: Readonly<Record<string, string>> = { '€': 'EUR', '£': 'GBP', '¥': 'JPY', '₹': 'INR', '₩': 'KRW' };
-
-/** The codes of ISO 4217 as the platform lists them. */
-const CURRENCY_CODES = new Set(Intl.supportedValuesOf('currency'));
-const isCurrencyCode = (text: string) => CURRENCY_CODES.has(text);
 
 function readPrice(text: string, sign: DecimalSign): { value: string; currency: string } | string {
   if (text === '') return 'it has no price';
@@ -174,16 +174,17 @@ function readPack(
   unit: string,
   { decimalSign, unitWords }: ListReading,
   isUnit: (word: string) => string | undefined,
-): { quantity: string; unit: string } | string {
+): { quantity: string; unit: string } | { note: string; unknownUnit: string | null } {
   const known = (word: string) => unitWords[word.toLowerCase()] ?? isUnit(word);
   const [, amount = '', inCell = ''] = /^([\d.,'\s/x*×]*)(.*)$/u.exec(pack) ?? [];
   const word = inCell.trim() !== '' ? inCell.trim() : unit;
   // "kg/bag": the unit comes first.
   const code = word === '' ? 'each' : (known(word) ?? known(word.split(/[/(]/)[0]?.trim() ?? ''));
-  if (code === undefined) return `"${word.slice(0, 20)}" is not a unit that is known here`;
+  if (code === undefined) return { note: `"${word.slice(0, 20)}" is not a unit that is known here`, unknownUnit: word };
   if (amount.trim() === '') return { quantity: '1', unit: code };
   const value = readNumber(amount.trim(), decimalSign)?.value;
-  if (value === undefined || !isQuantity(value)) return `"${pack.slice(0, 20)}" is not a pack`;
+  if (value === undefined || !isQuantity(value))
+    return { note: `"${pack.slice(0, 20)}" is not a pack`, unknownUnit: null };
   return { quantity: value, unit: code };
 }
 
@@ -251,8 +252,5 @@ function changeOf(
 
 /** The words for units that a list uses and that nobody knows yet, each once, as they are written. */
 export function unknownUnitWords(rows: readonly ListRow[]): string[] {
-  const words = rows.flatMap(({ notes }) =>
-    notes.flatMap((note) => /^"(.*)" is not a unit that is known here$/.exec(note)?.[1] ?? []),
-  );
-  return [...new Set(words)];
+  return [...new Set(rows.flatMap(({ unknownUnit }) => unknownUnit ?? []))];
 }
