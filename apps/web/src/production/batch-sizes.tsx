@@ -97,11 +97,11 @@ function BatchChart({ view, rows, unit }: BatchChartProps) {
   const started = Number(view.started.amount ?? 0);
   const now = Number(view.fullCost.amount ?? 0);
   const top = Math.min(Math.max(...view.curve.map(({ cost }) => cost)), now * 3);
-  const bare = Number(view.curve.at(-1)?.cost ?? 0);
+  const largest = view.curve.at(-1);
   const title =
     view.costPerBatch.amount === '0'
       ? `The size of a batch makes no difference: nothing is spent on each batch once`
-      : `Larger batches spread what each batch costs: from ${written(String(now), 2, style)} ${currency} now towards ${written(String(bare), 2, style)}`;
+      : `Larger batches spread what each batch costs: from ${written(String(now), 2, style)} ${currency} in batches of ${written(String(started), 0, style)} to ${written(String(largest?.cost ?? 0), 2, style)} in batches of ${written(String(largest?.size ?? 0), 0, style)}`;
   return (
     <figure className="chart mt-4" aria-label={title}>
       <figcaption className="detail-heading">{title}</figcaption>
