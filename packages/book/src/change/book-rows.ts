@@ -20,9 +20,12 @@ const keyOf = (value: unknown) => (typeof value === 'string' ? value.toLowerCase
 
 /** Keeps rows in memory. An index by a field is built when that field is first asked for, and kept up from then on. */
 export function bookRows(initial: Partial<RowsByKind> = {}): BookRows {
-  const byId = new Map<Kind, Map<string, StoredRow>>(
-    KIND_NAMES.map((kind) => [kind, new Map((initial[kind] ?? []).map((row) => [row.id, row as StoredRow]))]),
-  );
+  const byId = new Map<Kind, Map<string, StoredRow>>();
+  for (const kind of KIND_NAMES) {
+    const ofKind = new Map<string, StoredRow>();
+    for (const row of initial[kind] ?? []) ofKind.set(row.id, row);
+    byId.set(kind, ofKind);
+  }
   const indexes = new Map<string, Index>();
   const rowsOfKind = (kind: Kind) => byId.get(kind) as Map<string, StoredRow>;
 

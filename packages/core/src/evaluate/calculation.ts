@@ -34,7 +34,8 @@ export interface InputLeaf {
 export interface Calculation<Result> {
   readonly name: string;
   readonly meanings: Readonly<Record<string, string>>;
-  work(sheet: Sheet, id: string): Result;
+  /** `before` is the result of last time: parts of it that are still right may be taken over as they are. */
+  work(sheet: Sheet, id: string, before?: Result): Result;
 }
 
 /** The id under which calculations over the whole book are worked out. */

@@ -1,13 +1,23 @@
+import type { Kind } from '@nuvar/book';
 import type { Calculation } from './calculation.js';
 
+/** What results read of a book: rows of a kind, as they are told apart by a field. */
+export interface Source {
+  readonly kind: Kind;
+  readonly field: string;
+}
+
 /**
- * A remembered result, or a source that results depend on (a row, or the set of rows that point to a row).
- * Moments are counted: `changedAt` is when the value last became another, `checkedAt` when it was last known to be right.
+ * A remembered result, or a source that results depend on. Moments are counted: `changedAt` is when the value last
+ * became another, `checkedAt` when it was last known to be right.
  */
 export interface Cell {
+  readonly of: Calculation<unknown> | Source;
+  readonly id: string;
   /** Null for a source. */
   readonly calculation: Calculation<unknown> | null;
-  readonly id: string;
+  /** The next cell under the same id. */
+  next: Cell | null;
   value: unknown;
   changedAt: number;
   checkedAt: number;
@@ -21,10 +31,13 @@ export interface Cell {
   dependents: Cell | Set<Cell> | null;
 }
 
-export function newCell(calculation: Calculation<unknown> | null, id: string): Cell {
+export function newCell(of: Cell['of'], id: string): Cell {
+  const calculation = 'work' in of ? of : null;
   return {
-    calculation,
+    of,
     id,
+    calculation,
+    next: null,
     value: undefined,
     changedAt: 0,
     checkedAt: 0,

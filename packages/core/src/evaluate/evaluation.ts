@@ -1,9 +1,9 @@
 import { fieldValue, type Kind, type RowOf, type RowsByKind, type StoredRow, type Write } from '@nuvar/book';
-import { gap, input, sameValue, type Figure } from '../figure/index.js';
+import { gap, input, isFigure, sameValue, type Figure, type PublishedOf } from '../figure/index.js';
 import { CoreError } from '../number/index.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from './calculation.js';
-import { addDependent, hasDependent, markDependentsStale, newCell, removeDependent, type Cell } from './cell.js';
-import { sourceCells, type Source } from './source-cells.js';
+import { addDependent, hasDependent, markDependentsStale, removeDependent, type Cell, type Source } from './cell.js';
+import { allRows, contentsPointing, newCells, oneRow, rowsPointing, type Touched } from './cells.js';
 import { sourcesOf, type Override } from './sources.js';
 
 /** The figures of a book. Nothing is worked out before it is asked for, and nothing twice. */
@@ -32,23 +32,15 @@ export function beginEvaluation(
   calculations: readonly Calculation<unknown>[],
 ): Evaluation {
   const sources = sourcesOf(book);
-  const results = new Map<Calculation<unknown>, Map<string, Cell>>();
-  const sourcesRead = sourceCells();
+  const cells = newCells();
   const stack: Cell[] = [];
   let moment = 1;
 
-  const cellOf = (calculation: Calculation<unknown>, id: string): Cell => {
-    let ofCalculation = results.get(calculation);
-    if (ofCalculation === undefined) results.set(calculation, (ofCalculation = new Map()));
-    let cell = ofCalculation.get(id);
-    if (cell === undefined) ofCalculation.set(id, (cell = newCell(calculation, id)));
-    return cell;
-  };
-  /** The cell that was read at this place last time, where it is the one that is wanted: then it need not be looked up. */
-  const readLastTime = (calculation: Calculation<unknown>, id: string): Cell | undefined => {
+  /** The cell of a result or a source. Mostly it is the one that was read at this place last time: then nothing is looked up. */
+  const cellOf = (what: Cell['of'], id: string): Cell => {
     const reader = stack.at(-1);
-    const cell = reader?.dependencies[reader.readAgain];
-    return cell !== undefined && cell.calculation === calculation && cell.id === id ? cell : undefined;
+    const known = reader?.dependencies[reader.readAgain];
+    return known !== undefined && known.of === what && known.id === id ? known : cells.of(what, id);
   };
   const dependOn = (cell: Cell) => {
     const reader = stack.at(-1);
@@ -83,20 +75,22 @@ export function beginEvaluation(
     cell.working = true;
     stack.push(cell);
     try {
-      const value = calculation.work(sheet, cell.id);
+      const value = calculation.work(sheet, cell.id, cell.value);
       if (cell.checkedAt > 0 && sameValue(cell.value, value)) return;
-      cell.value = publish(calculation.name, cell.id, value);
+      cell.value = publish(cell, value);
       cell.changedAt = moment;
     } finally {
       stack.pop();
       cell.working = false;
       forgetFrom(cell, cell.readAgain);
+      // An array that has grown has room for more: there are many cells, and most read two or three others.
+      if (cell.checkedAt === 0) cell.dependencies = cell.dependencies.slice();
     }
   };
-  const touched = (touchedSources: readonly Source[]) => {
+  const touched = (all: readonly Touched[]) => {
     moment += 1;
-    for (const source of touchedSources) {
-      const cell = sourcesRead.find(source);
+    for (const each of all) {
+      const cell = cells.find(each);
       if (cell === undefined) continue;
       cell.changedAt = moment;
       cell.value = undefined;
@@ -104,29 +98,33 @@ export function beginEvaluation(
     }
   };
   const read = <Result>(calculation: Calculation<Result>, id: string): Result => {
-    const cell = readLastTime(calculation, id) ?? cellOf(calculation, id);
+    const cell = cellOf(calculation, id);
     refresh(cell);
     dependOn(cell);
     return cell.value as Result;
   };
+  /** The cell of a source. What the source says is remembered in it until the source is touched. */
+  const sourceRead = (source: Source, id: string): Cell => {
+    const cell = cellOf(source, id);
+    dependOn(cell);
+    return cell;
+  };
 
   const sheet: Sheet = {
     asOf,
-    row: <K extends Kind>(kind: K, id: string) => {
-      dependOn(sourcesRead.row(kind, id));
-      return sources.rows.row(kind, id);
-    },
+    row: <K extends Kind>(kind: K, id: string) =>
+      (sourceRead(oneRow(kind), id).value ??= sources.rows.row(kind, id)) as RowOf<K> | undefined,
     rowsOf: <K extends Kind>(kind: K, field: string, id: string) =>
-      sheet.idsOf(kind, field, id).map((rowId) => sheet.row(kind, rowId) as RowOf<K>),
-    idsOf: (kind, field, id) => {
-      const cell = sourcesRead.set(kind, field, id);
-      dependOn(cell);
-      cell.value ??= inOrder(sources.rows.rowsWith(kind, field, id)).map((row) => row.id);
-      return cell.value as readonly string[];
-    },
+      (sourceRead(contentsPointing(kind, field), id).value ??= inOrder(
+        sources.rows.rowsWith(kind, field, id),
+      )) as readonly RowOf<K>[],
+    idsOf: (kind, field, id) =>
+      (sourceRead(rowsPointing(kind, field), id).value ??= inOrder(sources.rows.rowsWith(kind, field, id)).map(
+        idOf,
+      )) as readonly string[],
     all: <K extends Kind>(kind: K) => {
-      dependOn(sourcesRead.all(kind));
-      return inOrder(sources.rows.all(kind)).map((row) => sheet.row(kind, row.id) as RowOf<K>);
+      const ids = (sourceRead(allRows(kind), WHOLE_BOOK).value ??= inOrder(sources.rows.all(kind)).map(idOf));
+      return (ids as readonly string[]).map((id) => sheet.row(kind, id) as RowOf<K>);
     },
     settings: () => sheet.all('settings')[0] as RowOf<'settings'>,
     read,
@@ -140,13 +138,24 @@ export function beginEvaluation(
   };
 
   const byName = new Map(calculations.map((each) => [each.name, each]));
+  /** Where the figures stand that were asked for by key: they are asked for again after every change. */
+  const askedFor = new Map<string, { readonly cell: Cell; readonly member: string }>();
+  const published = (key: string) => {
+    const [name = '', id = '', member = ''] = key.split('/');
+    const calculation = byName.get(name);
+    if (calculation === undefined) return null;
+    const place = { cell: cells.of(calculation, id), member };
+    askedFor.set(key, place);
+    return place;
+  };
   return {
     asOf,
     read: (calculation, id = WHOLE_BOOK) => read(calculation, id),
     figure: (key) => {
-      const [name = '', id = '', member = ''] = key.split('/');
-      const calculation = byName.get(name);
-      const found = calculation && fieldValue(read(calculation, id) as object, member);
+      const known = askedFor.get(key) ?? published(key);
+      if (known === null) return null;
+      refresh(known.cell);
+      const found = fieldValue(known.cell.value as object, known.member);
       return isFigure(found) ? found : null;
     },
     meaning: (key) => {
@@ -185,20 +194,22 @@ function inOrder<K extends Kind>(rows: readonly StoredRow<K>[]): StoredRow<K>[] 
   const position = (row: StoredRow<K>) => (fieldValue(row, 'position') as number | undefined) ?? 0;
   return [...rows].sort((one, other) => position(one) - position(other) || (one.id < other.id ? -1 : 1));
 }
-
-function isFigure(value: unknown): value is Figure {
-  return typeof value === 'object' && value !== null && 'operation' in value && 'unit' in value;
-}
+const idOf = ({ id }: { readonly id: string }) => id;
 
 /** Gives the figures of a result the keys under which they can be asked for. A figure keeps the first key it got. */
-function publish(calculation: string, id: string, result: unknown): unknown {
-  if (typeof result !== 'object' || result === null || isFigure(result)) return result;
+function publish(cell: Cell, result: unknown): unknown {
+  if (typeof result !== 'object' || result === null || Array.isArray(result) || isFigure(result)) return result;
   const members = result as Record<string, unknown>;
   for (const member in members) {
     const figure = members[member];
-    if (isFigure(figure) && figure.key === null) {
-      (figure as { key: string | null }).key = `${calculation}/${id}/${member}`;
-    }
+    if (isFigure(figure) && figure.publishedOf === null) name(figure, cell, member);
   }
   return result;
+}
+
+/** The one moment at which a figure is written to: when it becomes a result. */
+function name(figure: Figure, publishedOf: PublishedOf, member: string): void {
+  const written = figure as { publishedOf: PublishedOf | null; member: string };
+  written.publishedOf = publishedOf;
+  written.member = member;
 }

@@ -1,4 +1,3 @@
-import type { Source } from './source-cells.js';
 import {
   bookRows,
   fieldsOf,
@@ -9,6 +8,7 @@ import {
   type StoredRow,
   type Write,
 } from '@nuvar/book';
+import { contentsPointing, oneRow, rowsPointing, touchedAll, type Touched } from './cells.js';
 
 /** Sets one field of one row to another value, in a what-if or a trial that is not kept. */
 export interface Override {
@@ -22,9 +22,9 @@ export interface Override {
 export interface Sources {
   readonly rows: BookRows;
   /** Applies writes to the book below and returns the sources that they touch. */
-  apply(writes: readonly Write[]): Source[];
+  apply(writes: readonly Write[]): Touched[];
   /** Lays these overrides over the book in place of those before, and returns the sources touched. */
-  override(overrides: readonly Override[]): Source[];
+  override(overrides: readonly Override[]): Touched[];
   /** The overrides that lie over the book. */
   overrides(): readonly Override[];
   /** The value of the book where an override stands in its place. */
@@ -32,35 +32,38 @@ export interface Sources {
 }
 
 export function sourcesOf(book: Partial<RowsByKind>): Sources {
-  const base = bookRows(book);
   const rows = bookRows(book);
   let current: readonly Override[] = [];
+  /** The rows of the book over which overrides lie, as they are without them. */
+  const beneath = new Map<string, StoredRow>();
 
-  const layOver = (kind: Kind, id: string, row: StoredRow | null): StoredRow | null => {
-    const mine = current.filter((each) => each.kind === kind && each.id === id);
-    return row === null || mine.length === 0
-      ? row
-      : ({ ...row, ...Object.fromEntries(mine.map((each) => [each.field, each.value])) } as StoredRow);
-  };
-  const touch = (touched: Source[], kind: Kind, before: StoredRow | null, after: StoredRow | null) => {
+  const withoutOverrides = (kind: Kind, id: string) => beneath.get(id) ?? rows.row(kind, id) ?? null;
+  const touch = (touched: Touched[], kind: Kind, before: StoredRow | null, after: StoredRow | null) => {
     const id = (after ?? before)?.id ?? '';
-    touched.push({ kind, field: null, id });
-    if (before === null || after === null) touched.push({ kind, field: null, id: null });
+    touched.push({ source: oneRow(kind), id });
+    if (before === null || after === null) touched.push(touchedAll(kind));
     for (const { name, target } of fieldsOf(kind)) {
       const moved = before === null || after === null || fieldValue(before, name) !== fieldValue(after, name);
-      if (name === 'position' && moved) touched.push({ kind, field: null, id: null });
+      if (name === 'position' && moved) touched.push(touchedAll(kind));
       if (target === undefined) continue;
       const reordered =
         before !== null && after !== null && fieldValue(before, 'position') !== fieldValue(after, 'position');
-      for (const row of moved || reordered ? [before, after] : []) {
-        const pointsTo = row && fieldValue(row, name);
-        if (typeof pointsTo === 'string') touched.push({ kind, field: name, id: pointsTo });
+      for (const row of moved ? [before, after] : [after]) {
+        const id = row && fieldValue(row, name);
+        if (typeof id !== 'string') continue;
+        touched.push({ source: contentsPointing(kind, name), id });
+        if (moved || reordered) touched.push({ source: rowsPointing(kind, name), id });
       }
     }
   };
-  const put = (touched: Source[], kind: Kind, id: string) => {
+  /** Puts a row of the book in its place, with the overrides that are its own on top. */
+  const put = (touched: Touched[], kind: Kind, id: string, row: StoredRow | null) => {
+    const mine = current.filter((each) => each.kind === kind && each.id === id);
+    const isOverridden = row !== null && mine.length > 0;
+    if (isOverridden) beneath.set(id, row);
+    else beneath.delete(id);
     const before = rows.row(kind, id) ?? null;
-    const after = layOver(kind, id, base.row(kind, id) ?? null);
+    const after = isOverridden ? ({ ...row, ...Object.fromEntries(mine.map(fieldAndValue)) } as StoredRow) : row;
     rows.put(kind, id, after);
     touch(touched, kind, before, after);
   };
@@ -68,23 +71,27 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
   return {
     rows,
     apply(writes) {
-      const touched = [] as Source[];
-      base.apply(writes);
-      for (const write of writes) put(touched, write.kind, write.id);
+      const touched = [] as Touched[];
+      for (const { kind, id, after } of writes) put(touched, kind, id, after);
       return touched;
     },
     override(overrides) {
-      const touched = [] as Source[];
+      const touched = [] as Touched[];
       const affected = [...current, ...overrides];
       current = overrides;
-      for (const each of affected) if (base.row(each.kind, each.id)) put(touched, each.kind, each.id);
+      for (const { kind, id } of affected) {
+        const row = withoutOverrides(kind, id);
+        if (row !== null) put(touched, kind, id, row);
+      }
       return touched;
     },
     overrides: () => current,
     baseline(id, field) {
       const mine = current.find((each) => each.id === id && each.field === field);
-      const row = mine && base.row(mine.kind, id);
+      const row = mine && withoutOverrides(mine.kind, id);
       return row && fieldValue(row, field);
     },
   };
 }
+
+const fieldAndValue = ({ field, value }: Override) => [field, value] as const;

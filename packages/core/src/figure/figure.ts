@@ -18,6 +18,13 @@ export type Operation =
   | 'largest'
   | 'choice';
 
+/** A calculation worked out for an id, under which figures are published. */
+export interface PublishedOf {
+  /** Null where figures are shared by many results, and so published under none. */
+  readonly calculation: { readonly name: string } | null;
+  readonly id: string;
+}
+
 /**
  * An amount that carries its working: a small immutable node that knows its unit, its name, the operation that made it
  * and the figures it was made from. An amount of null with gaps says what is missing; an amount with gaps is partial.
@@ -36,8 +43,19 @@ export interface Figure {
   readonly place: Place | null;
   /** Source of a constant, reason of a choice, manner of a rounding; the baseline value of an overridden input. */
   readonly note: string;
-  /** Stable name under which it is published; null for a figure inside another's working. */
-  readonly key: string | null;
+  /** What it is published as a result of; null for a figure inside another's working. */
+  readonly publishedOf: PublishedOf | null;
+  /** Which of the results it is there: "primeCost". */
+  readonly member: string;
+}
+
+/** The stable name under which a figure is published: "product/0192.../primeCost". Empty inside another's working. */
+export function figureKey({ publishedOf, member }: Figure): string {
+  return publishedOf?.calculation ? `${publishedOf.calculation.name}/${publishedOf.id}/${member}` : '';
+}
+
+export function isFigure(value: unknown): value is Figure {
+  return typeof value === 'object' && value !== null && 'operation' in value && 'unit' in value;
 }
 
 /** True where the amount counts only a part of what belongs to it. */

@@ -32,7 +32,8 @@ export function input(
     parts: NO_PARTS,
     place,
     note: baseline === undefined ? '' : `tried instead of ${baseline}`,
-    key: null,
+    publishedOf: null,
+    member: '',
   };
 }
 
@@ -49,7 +50,8 @@ export function constant(name: string, amount: Decimal | string, unit: Unit, sou
     parts: NO_PARTS,
     place: null,
     note: source,
-    key: null,
+    publishedOf: null,
+    member: '',
   };
 }
 
@@ -65,7 +67,8 @@ export function missing(leaf: Leaf, reason: Gap, parts: readonly Figure[] = NO_P
     parts,
     place: reason.place,
     note: '',
-    key: null,
+    publishedOf: null,
+    member: '',
   };
 }
 

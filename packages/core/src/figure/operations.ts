@@ -1,4 +1,12 @@
-import { CoreError, HUNDRED, roundToStep, ZERO, type Decimal as DecimalValue, type Rounding } from '../number/index.js';
+import {
+  CoreError,
+  Decimal,
+  HUNDRED,
+  roundToStep,
+  ZERO,
+  type Decimal as DecimalValue,
+  type Rounding,
+} from '../number/index.js';
 import { PERCENT, type Unit } from '../quantity/index.js';
 import { isWhole, type Figure, type Operation } from './figure.js';
 import { unitedGaps, type Gap } from './gap.js';
@@ -16,7 +24,19 @@ function node(
   note = '',
 ): Figure {
   const [name, subject] = typeof called === 'string' ? [called, ''] : [called.name, called.subject];
-  return { operation, name, subject, unit, amount, gaps: unitedGaps(parts), parts, place: null, note, key: null };
+  return {
+    operation,
+    name,
+    subject,
+    unit,
+    amount,
+    gaps: unitedGaps(parts),
+    parts,
+    place: null,
+    note,
+    publishedOf: null,
+    member: '',
+  };
 }
 
 function requireUnit(called: Called, expected: Unit, part: Figure): void {
@@ -25,17 +45,24 @@ function requireUnit(called: Called, expected: Unit, part: Figure): void {
   throw new CoreError('units-differ', `"${name}" is in ${expected.text}, but "${part.name}" is in ${part.unit.text}.`);
 }
 
+const isKnown = (amount: DecimalValue | null): amount is DecimalValue => amount !== null;
+
+/** Rounded once, at the end, and not at every step. */
+function totalOf(amounts: readonly DecimalValue[]): DecimalValue {
+  const [first = ZERO] = amounts;
+  return amounts.length > 1 ? Decimal.sum(...amounts) : first;
+}
+
 /**
  * Adds figures of one unit. Parts without an amount are left out and make the sum partial; where no part has an amount
  * there is none. The sum of nothing is zero. Throws `units-differ` for figures of different units.
  */
 export function sum(called: Called, unit: Unit, parts: readonly Figure[]): Figure {
-  let total: DecimalValue | null = parts.length === 0 ? ZERO : null;
-  for (const part of parts) {
-    requireUnit(called, unit, part);
-    if (part.amount !== null) total = total === null ? part.amount : total.plus(part.amount);
-  }
-  return node('sum', called, unit, total, parts);
+  for (const part of parts) requireUnit(called, unit, part);
+  const amounts = parts.map((part) => part.amount);
+  const known = amounts.every(isKnown) ? amounts : amounts.filter(isKnown);
+  const hasTotal = known.length > 0 || parts.length === 0;
+  return node('sum', called, unit, hasTotal ? totalOf(known) : null, parts);
 }
 
 /** What is left of the first figure after the second. Of something partial there is no difference. */

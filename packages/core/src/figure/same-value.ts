@@ -1,4 +1,5 @@
 import { Decimal } from '../number/index.js';
+import { isFigure, type Figure } from './figure.js';
 
 /**
  * True where two results of a calculation are the same in every respect but their keys: amounts by value, all else
@@ -13,10 +14,27 @@ export function sameValue(one: unknown, other: unknown): boolean {
       Array.isArray(other) && one.length === other.length && one.every((each, index) => sameValue(each, other[index]))
     );
   if (one instanceof Map || other instanceof Map) return false;
+  if (isFigure(one)) return isFigure(other) && sameFigure(one, other);
   const [left, right] = [one as Record<string, unknown>, other as Record<string, unknown>];
-  if ('amount' in left && !sameValue(left.amount, right.amount)) return false;
-  const keys = Object.keys(left);
+  let fields = 0;
+  for (const field in left) {
+    fields += 1;
+    if (!sameValue(left[field], right[field])) return false;
+  }
+  return fields === Object.keys(right).length;
+}
+
+/** The amount first: it is what mostly differs. The key is left out. */
+function sameFigure(one: Figure, other: Figure): boolean {
   return (
-    keys.length === Object.keys(right).length && keys.every((key) => key === 'key' || sameValue(left[key], right[key]))
+    sameValue(one.amount, other.amount) &&
+    one.unit === other.unit &&
+    one.operation === other.operation &&
+    one.name === other.name &&
+    one.subject === other.subject &&
+    one.note === other.note &&
+    sameValue(one.gaps, other.gaps) &&
+    sameValue(one.place, other.place) &&
+    sameValue(one.parts, other.parts)
   );
 }

@@ -7,11 +7,10 @@ import {
   ELEMENT_LABELS,
   ELEMENTS,
   equipmentUseCost,
-  itemOf,
   labourHours,
   labourRate,
   labourStepCost,
-  lineCost,
+  lineCosts,
   otherCost,
   productCost,
   recoveredScrap,
@@ -85,24 +84,23 @@ function detailedItems(sheet: Sheet, productId: string): CostItem[] {
       price: quotient({ name: 'Per unit', subject: label }, costPerBatch, good),
     });
 
-  for (const line of sheet.rowsOf('billLine', 'productId', productId)) {
-    const { quantity, total } = sheet.read(lineCost, line.id);
-    const item = itemOf(sheet, line);
-    if (quantity === null || item === undefined) takeWhole(`line.${line.id}`, 'materials', line.text, total);
+  for (const { total, quantity: ofLine } of sheet.read(lineCosts, productId)) {
+    const { line, itemName, isPackaging, perBatch: quantity } = ofLine;
+    if (quantity === null) takeWhole(`line.${line.id}`, 'materials', line.text, total);
     else if (line.componentId !== null)
       take(
         `product.${line.componentId}`,
         'component',
-        item.name,
+        itemName,
         quantity,
         sheet.read(productCost, line.componentId).variableCost,
       );
     else {
-      const element = item.isPackaging ? 'packaging' : 'materials';
+      const element = isPackaging ? 'packaging' : 'materials';
       take(
         `material.${line.materialId}`,
         element,
-        item.name,
+        itemName,
         quantity,
         sheet.read(materialPrice, line.materialId ?? '').perBaseUnit,
       );

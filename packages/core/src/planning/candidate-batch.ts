@@ -7,7 +7,7 @@ import {
   equipmentUseCost,
   labourHours,
   labourStepCost,
-  lineCost,
+  lineCosts,
   otherCost,
   productCost,
 } from '../production/index.js';
@@ -66,9 +66,9 @@ function whateverItsSize(sheet: Sheet, productId: string): { costs: Figure[]; ho
   return {
     costs: [
       ...sheet
-        .rowsOf('billLine', 'productId', productId)
-        .filter(({ basis }) => basis === 'batch')
-        .map(({ id }) => sheet.read(lineCost, id).total),
+        .read(lineCosts, productId)
+        .filter(({ quantity }) => quantity.line.basis === 'batch')
+        .map(({ total }) => total),
       ...steps.flatMap(({ fixedCost }) => fixedCost ?? []),
       ...sheet
         .rowsOf('otherCost', 'productId', productId)

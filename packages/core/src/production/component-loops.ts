@@ -1,19 +1,10 @@
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
 
-/** A line of a bill that points to another product. */
-interface ComponentLine {
-  readonly lineId: string;
-  readonly componentId: string;
-}
-
-/** The lines of a product that point to other products. Apart, so that another quantity does not ask again for loops. */
-export const componentLines: Calculation<readonly ComponentLine[]> = {
-  name: 'componentLines',
+/** The products in whose bills a product stands. Apart, so that another quantity does not ask again for loops. */
+const usersOf: Calculation<readonly string[]> = {
+  name: 'usersOf',
   meanings: {},
-  work: (sheet, productId) =>
-    sheet
-      .rowsOf('billLine', 'productId', productId)
-      .flatMap(({ id, componentId }) => (componentId === null ? [] : [{ lineId: id, componentId }])),
+  work: (sheet, componentId) => sheet.rowsOf('billLine', 'componentId', componentId).map((line) => line.productId),
 };
 
 /**
@@ -24,29 +15,25 @@ const componentLoops: Calculation<readonly string[]> = {
   name: 'componentLoops',
   meanings: {},
   work(sheet) {
-    const components = new Map<string, string[]>();
-    for (const product of sheet.all('product')) {
-      const used = sheet.read(componentLines, product.id).map((line) => line.componentId);
-      if (used.length > 0) components.set(product.id, used);
+    const users = new Map<string, readonly string[]>();
+    for (const { id } of sheet.all('product')) {
+      const known = sheet.read(usersOf, id);
+      if (known.length > 0) users.set(id, known);
     }
-    return membersOfLoops(components);
+    return membersOfLoops(users);
   },
 };
 
 /** Takes away, again and again, what has no components left; what then remains stands in a loop or leads into one. */
-function membersOfLoops(components: Map<string, string[]>): string[] {
-  const users = new Map<string, string[]>();
+function membersOfLoops(usersOfProduct: ReadonlyMap<string, readonly string[]>): string[] {
   const open = new Map<string, number>();
-  for (const [productId, used] of components) {
-    open.set(productId, used.filter((each) => components.has(each)).length);
-    for (const each of used) users.set(each, [...(users.get(each) ?? []), productId]);
-  }
-  const ready = [...open].filter(([, count]) => count === 0).map(([productId]) => productId);
+  for (const users of usersOfProduct.values()) for (const user of users) open.set(user, (open.get(user) ?? 0) + 1);
+  const ready = [...usersOfProduct.keys()].filter((id) => !open.has(id));
   for (let next = ready.pop(); next !== undefined; next = ready.pop()) {
     open.delete(next);
-    for (const user of users.get(next) ?? []) {
+    for (const user of usersOfProduct.get(next) ?? []) {
       const left = (open.get(user) ?? 0) - 1;
-      if (open.has(user)) open.set(user, left);
+      open.set(user, left);
       if (left === 0) ready.push(user);
     }
   }

@@ -3,9 +3,9 @@ import type { Calculation } from '../evaluate/calculation.js';
 import { gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { batch } from './batch.js';
-import { componentLines, isInLoop } from './component-loops.js';
+import { isInLoop } from './component-loops.js';
 import { labourStepCost } from './labour-step-cost.js';
-import { itemOf, lineQuantity } from './line-quantity.js';
+import { componentQuantities } from './line-quantity.js';
 import { typedCosts } from './typed-costs.js';
 
 /**
@@ -28,12 +28,10 @@ export const labourHours: Calculation<{ perUnit: Figure }> = {
       };
     if (row?.costing === 'typed totals') return { perUnit: sheet.read(typedCosts, productId).hours };
     const own = sheet.idsOf('labourStep', 'productId', productId).map((id) => sheet.read(labourStepCost, id).hours);
-    const inside = sheet.read(componentLines, productId).flatMap(({ lineId, componentId }) => {
-      const line = sheet.row('billLine', lineId);
-      const item = line && itemOf(sheet, line);
-      if (line === undefined || item === undefined) return [];
-      const hours = sheet.read(labourHours, componentId).perUnit;
-      return [product({ name: 'Hours inside', subject: item.name }, lineQuantity(sheet, line, item), hours)];
+    const inside = sheet.read(componentQuantities, productId).flatMap(({ line, itemName, perBatch }) => {
+      if (perBatch === null) return [];
+      const hours = sheet.read(labourHours, line.componentId ?? '').perUnit;
+      return [product({ name: 'Hours inside', subject: itemName }, perBatch, hours)];
     });
     const perBatch = sum({ name: 'Labour hours per batch', subject }, HOUR.per(BATCH), [...own, ...inside]);
     return {

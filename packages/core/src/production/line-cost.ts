@@ -2,34 +2,15 @@ import { BATCH, money } from '../evaluate/units.js';
 import type { Sheet } from '../evaluate/calculation.js';
 import { gap, missing, product, sum, type Figure } from '../figure/index.js';
 import { byElement, ELEMENT_LABELS, type Element } from './elements.js';
-import type { PurchasedItem } from '../purchasing/index.js';
-import { itemOf, lineQuantity } from './line-quantity.js';
+import { materialPrice, type MaterialPrice } from '../purchasing/index.js';
+import type { LineQuantity } from './line-quantity.js';
 
 /** What a bill line costs for one batch, and how that falls on the elements; null where it does not touch one. */
 export interface LineCost extends Readonly<Record<Element, Figure | null>> {
   readonly total: Figure;
-  /** What one batch takes of the item, losses included; null where the line is not linked to one. */
-  readonly quantity: Figure | null;
-}
-
-/** A line that falls on one element, and may have a landed add-on beside it. Written out, so that all have one shape. */
-function onElement(
-  element: 'materials' | 'packaging',
-  cost: Figure,
-  total: Figure,
-  quantity: Figure | null,
-  landed: Figure | null = null,
-): LineCost {
-  return {
-    total,
-    quantity,
-    materials: element === 'materials' ? cost : null,
-    landed,
-    packaging: element === 'packaging' ? cost : null,
-    labour: null,
-    other: null,
-    equipment: null,
-  };
+  readonly quantity: LineQuantity;
+  /** What it was priced at; null where the line is not linked to anything. */
+  readonly price: MaterialPrice | UnitCostByElement | null;
 }
 
 /** What one good unit of a component costs by element. */
@@ -37,62 +18,94 @@ export type UnitCostByElement = Readonly<Record<Element, Figure>>;
 
 /**
  * Cost of a bill line for one batch = quantity per batch x price of the material, or x each element of the component's
- * unit cost, so that a nested product still shows its elements. A landed add-on is an element of its own. Gap: a line
- * that is not linked to anything yet.
+ * unit cost, so that a nested product still shows its elements. A landed add-on is an element of its own. What it cost
+ * last time is taken over where neither quantity nor price has moved. Gap: a line that is not linked to anything yet.
  */
 export function costOfLine(
   sheet: Sheet,
-  lineId: string,
+  quantity: LineQuantity,
   unitCostOf: (componentId: string) => UnitCostByElement,
+  before: LineCost | undefined,
 ): LineCost {
-  const line = sheet.row('billLine', lineId);
-  const item = line && itemOf(sheet, line);
-  if (line === undefined || item === undefined) return withoutItem(sheet, line?.text ?? '', line?.productId, lineId);
-  const quantity = lineQuantity(sheet, line, item);
-  if (line.componentId === null) return materialLine(item, quantity);
-  return componentLine(sheet, unitCostOf(line.componentId), item.name, quantity);
+  const { line, perBatch } = quantity;
+  if (perBatch === null) return withoutItem(sheet, quantity);
+  if (line.materialId !== null) {
+    const price = sheet.read(materialPrice, line.materialId);
+    return isStillRight(before, quantity, price) ? before : materialLine(quantity, perBatch, price);
+  }
+  const unitCost = unitCostOf(line.componentId ?? '');
+  return isStillRight(before, quantity, unitCost) ? before : componentLine(sheet, quantity, perBatch, unitCost);
 }
 
-function withoutItem(sheet: Sheet, text: string, productId: string | undefined, lineId: string): LineCost {
-  const owner = sheet.row('product', productId ?? '')?.name ?? 'a product';
+function isStillRight(
+  before: LineCost | undefined,
+  quantity: LineQuantity,
+  price: LineCost['price'],
+): before is LineCost {
+  return before !== undefined && before.quantity === quantity && before.price === price;
+}
+
+function withoutItem(sheet: Sheet, quantity: LineQuantity): LineCost {
+  const { id, text, productId } = quantity.line;
+  const subject = sheet.row('product', productId)?.name ?? 'a product';
   const reason =
     text === ''
       ? gap('row-missing', null, { subject: 'a bill line' })
-      : gap('not-linked', { kind: 'billLine', id: lineId, field: 'text' }, { text, subject: owner });
+      : gap('not-linked', { kind: 'billLine', id, field: 'text' }, { text, subject });
   const total = missing({ name: 'Cost per batch', subject: text, unit: money(sheet).per(BATCH) }, reason);
-  return onElement('materials', total, total, null);
+  return ofMaterial(quantity, null, total, total, null);
 }
 
-function materialLine(
-  { name, isPackaging, perBaseUnit, landedPerBaseUnit }: PurchasedItem,
-  quantity: Figure,
-): LineCost {
-  const element = isPackaging ? 'packaging' : 'materials';
-  if (landedPerBaseUnit === null) {
-    const total = product({ name: 'Cost per batch', subject: name }, quantity, perBaseUnit as Figure);
-    return onElement(element, total, total, quantity);
+function materialLine(quantity: LineQuantity, perBatch: Figure, price: MaterialPrice): LineCost {
+  const named = (name: string) => ({ name, subject: quantity.itemName });
+  if (price.landed === null) {
+    const total = product(named('Cost per batch'), perBatch, price.listed);
+    return ofMaterial(quantity, price, total, total, null);
   }
-  const landed = product({ name: 'Landed add-on per batch', subject: name }, quantity, landedPerBaseUnit);
-  const bought = product({ name: 'Listed cost per batch', subject: name }, quantity, perBaseUnit as Figure);
-  const total = sum({ name: 'Cost per batch', subject: name }, landed.unit, [bought, landed]);
-  return onElement(element, bought, total, quantity, landed);
+  const landed = product(named('Landed add-on per batch'), perBatch, price.landed);
+  const listed = product(named('Listed cost per batch'), perBatch, price.listed);
+  const total = sum(named('Cost per batch'), landed.unit, [listed, landed]);
+  return ofMaterial(quantity, price, total, listed, landed);
+}
+
+/** A line that falls on materials or packaging, and may have a landed add-on beside it. */
+function ofMaterial(
+  quantity: LineQuantity,
+  price: MaterialPrice | null,
+  total: Figure,
+  listed: Figure,
+  landed: Figure | null,
+): LineCost {
+  return {
+    total,
+    quantity,
+    price,
+    materials: quantity.isPackaging ? null : listed,
+    landed,
+    packaging: quantity.isPackaging ? listed : null,
+    labour: null,
+    other: null,
+    equipment: null,
+  };
 }
 
 const INSIDE = byElement((element) => `${ELEMENT_LABELS[element]} inside`);
 
-function componentLine(sheet: Sheet, unitCost: UnitCostByElement, name: string, quantity: Figure): LineCost {
+function componentLine(sheet: Sheet, quantity: LineQuantity, perBatch: Figure, unitCost: UnitCostByElement): LineCost {
+  const subject = quantity.itemName;
   const parts: Figure[] = [];
   const inside = byElement((element): Figure | null => {
     const cost = unitCost[element];
     if (cost.parts.length === 0 && cost.gaps.length === 0) return null;
-    const figure = product({ name: INSIDE[element], subject: name }, quantity, cost);
+    const figure = product({ name: INSIDE[element], subject }, perBatch, cost);
     parts.push(figure);
     return figure;
   });
-  const total = sum({ name: 'Cost per batch', subject: name }, money(sheet).per(BATCH), parts);
+  const total = sum({ name: 'Cost per batch', subject }, money(sheet).per(BATCH), parts);
   return {
     total,
     quantity,
+    price: unitCost,
     materials: inside.materials,
     landed: inside.landed,
     packaging: inside.packaging,

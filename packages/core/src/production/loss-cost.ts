@@ -1,11 +1,11 @@
-import type { RowOf } from '@nuvar/book';
 import { BATCH, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import { difference, percentOf, quotient, sum, type Figure } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { batch } from './batch.js';
 import { otherCost } from './other-cost.js';
-import { cardSubtotals, lineCost } from './product-cost.js';
+import type { LineCost } from './line-cost.js';
+import { cardSubtotals, lineCosts } from './product-cost.js';
 
 /** What losses cost one good unit. */
 export interface LossCost {
@@ -35,7 +35,7 @@ export const lossCost: Calculation<LossCost> = {
     const perUnit = money(sheet).per(unit(row?.outputUnit ?? 'each'));
     const { good } = sheet.read(batch, productId);
     const isTyped = row?.costing === 'typed totals';
-    const lines = isTyped ? [] : sheet.rowsOf('billLine', 'productId', productId);
+    const lines = isTyped ? [] : sheet.read(lineCosts, productId);
     const losses = lines.flatMap((line) => lostOf(sheet, line) ?? []);
     const lost = sum(named('Lost of the lines per batch'), perBatch, losses);
     const lineLoss =
@@ -53,7 +53,7 @@ function lossByYield(
   productId: string,
   subject: string,
   lost: Figure,
-  lines: readonly RowOf<'billLine'>[],
+  lines: readonly LineCost[],
 ): Figure {
   const named = (name: string) => ({ name, subject });
   const { started, good } = sheet.read(batch, productId);
@@ -72,19 +72,18 @@ function lossByYield(
 }
 
 /** What is lost of a line's input costs one batch; null where nothing is. */
-function lostOf(sheet: Sheet, line: RowOf<'billLine'>): Figure | null {
+function lostOf(sheet: Sheet, { total, quantity: { line } }: LineCost): Figure | null {
   if (line.lossPercent === '0') return null;
-  const { total } = sheet.read(lineCost, line.id);
   const loss = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: total.subject, unit: PERCENT });
   return percentOf({ name: 'Lost per batch', subject: total.subject }, loss, total);
 }
 
 /** What a batch spends on good units only, with nothing lost of the lines: packaging, mostly. */
-function spentOnGoodUnits(sheet: Sheet, productId: string, lines: readonly RowOf<'billLine'>[]): Figure[] {
+function spentOnGoodUnits(sheet: Sheet, productId: string, lines: readonly LineCost[]): Figure[] {
   const ofLines = lines
-    .filter((line) => line.basis === 'good unit')
+    .filter(({ quantity }) => quantity.line.basis === 'good unit')
     .map((line) => {
-      const { total } = sheet.read(lineCost, line.id);
+      const { total } = line;
       const lost = lostOf(sheet, line);
       return lost === null ? total : difference({ name: 'Cost without loss', subject: total.subject }, total, lost);
     });

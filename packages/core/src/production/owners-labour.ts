@@ -3,9 +3,9 @@ import type { Calculation } from '../evaluate/calculation.js';
 import { product, quotient, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { batch } from './batch.js';
-import { componentLines, isInLoop } from './component-loops.js';
+import { isInLoop } from './component-loops.js';
 import { labourStepCost } from './labour-step-cost.js';
-import { itemOf, lineQuantity } from './line-quantity.js';
+import { componentQuantities } from './line-quantity.js';
 
 /**
  * What the owner's own time in one good unit costs, that inside components included: a part of labour, shown beside it so
@@ -24,12 +24,10 @@ export const ownersLabour: Calculation<{ perUnit: Figure }> = {
       .rowsOf('labourStep', 'productId', productId)
       .filter((step) => step.gradeId !== null && sheet.row('labourGrade', step.gradeId)?.ownersTime)
       .map((step) => sheet.read(labourStepCost, step.id).cost);
-    const inside = sheet.read(componentLines, productId).flatMap(({ lineId, componentId }) => {
-      const line = sheet.row('billLine', lineId);
-      const item = line && itemOf(sheet, line);
-      const cost = sheet.read(ownersLabour, componentId).perUnit;
-      if (line === undefined || item === undefined || cost.parts.length === 0) return [];
-      return [product({ name: "Owner's time inside", subject: item.name }, lineQuantity(sheet, line, item), cost)];
+    const inside = sheet.read(componentQuantities, productId).flatMap(({ line, itemName, perBatch }) => {
+      const cost = sheet.read(ownersLabour, line.componentId ?? '').perUnit;
+      if (perBatch === null || cost.parts.length === 0) return [];
+      return [product({ name: "Owner's time inside", subject: itemName }, perBatch, cost)];
     });
     const parts = [...own, ...inside];
     if (parts.length === 0) return { perUnit: sum(called, perUnit, []) };

@@ -8,18 +8,35 @@ import { byElement, ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js
 import { equipmentUseCost } from './equipment-use.js';
 import { labourStepCost } from './labour-step-cost.js';
 import { costOfLine, type LineCost } from './line-cost.js';
+import { billQuantities } from './line-quantity.js';
 import { otherCost } from './other-cost.js';
 import { recoveredScrap } from './recovered-scrap.js';
 import { typedCosts } from './typed-costs.js';
 
-/** The cost of one bill line. It stands here, since a line may be of another product, whose cost is made of lines. */
-export const lineCost: Calculation<LineCost> = {
-  name: 'billLine',
-  meanings: {
-    total: 'What this line costs for one batch.',
-    quantity: 'What one batch takes of it, with what is lost.',
+/** What each line of a bill costs. It stands here, since a line may be of another product, whose cost is made of lines. */
+export const lineCosts: Calculation<readonly LineCost[]> = {
+  name: 'lineCosts',
+  meanings: {},
+  work(sheet, productId, before) {
+    const unitCostOf = (componentId: string) => sheet.read(productCost, componentId);
+    return sheet
+      .read(billQuantities, productId)
+      .map((quantity, index) => costOfLine(sheet, quantity, unitCostOf, before?.[index]));
   },
-  work: (sheet, lineId) => costOfLine(sheet, lineId, (componentId) => sheet.read(productCost, componentId)),
+};
+
+/** The cost of one bill line, for whoever wants to open it. */
+export const lineCost: Calculation<{ total: Figure }> = {
+  name: 'billLine',
+  meanings: { total: 'What this line costs for one batch.' },
+  work(sheet, lineId) {
+    const line = sheet.row('billLine', lineId);
+    const costs = line === undefined ? [] : sheet.read(lineCosts, line.productId);
+    const found = costs.find(({ quantity }) => quantity.line.id === lineId);
+    if (found !== undefined) return { total: found.total };
+    const leaf = { name: 'Cost per batch', unit: money(sheet).per(BATCH) };
+    return { total: missing(leaf, gap('row-missing', null, { subject: 'a bill line' })) };
+  },
 };
 
 type PerBatch = `${Element}PerBatch`;
@@ -76,8 +93,14 @@ export const productCost: Calculation<ProductCost> = {
       DIRECT_MATERIALS.map((element) => perUnit[element]),
     );
     const primeCost = together('Prime cost', [directMaterials, perUnit.labour, perUnit.other]);
+    // Written out in one go: a spread would lay out each of these objects several times over.
     return {
-      ...perUnit,
+      materials: perUnit.materials,
+      landed: perUnit.landed,
+      packaging: perUnit.packaging,
+      labour: perUnit.labour,
+      other: perUnit.other,
+      equipment: perUnit.equipment,
       materialsPerBatch: perBatch.materials,
       landedPerBatch: perBatch.landed,
       packagingPerBatch: perBatch.packaging,
@@ -142,7 +165,10 @@ const NOTHING = new Map<Unit, Record<Element, Figure>>();
 function nothingOf(element: Element, of: Unit): Figure {
   const known = NOTHING.get(of);
   if (known !== undefined) return known[element];
-  const made = byElement((each): Figure => ({ ...sum(ELEMENT_LABELS[each], of, []), key: '' }));
+  const made = byElement((each): Figure => ({
+    ...sum(ELEMENT_LABELS[each], of, []),
+    publishedOf: { calculation: null, id: '' },
+  }));
   NOTHING.set(of, made);
   return made[element];
 }
@@ -186,8 +212,7 @@ function loopParts(sheet: Sheet, subject: string): Parts {
 /** Everything that goes into a batch of a product, sorted by the element on which it falls. */
 function costParts(sheet: Sheet, productId: string, subject: string): Parts {
   const parts = noParts();
-  for (const lineId of sheet.idsOf('billLine', 'productId', productId)) {
-    const cost = sheet.read(lineCost, lineId);
+  for (const cost of sheet.read(lineCosts, productId)) {
     if (cost.materials !== null) parts.materials.push(cost.materials);
     if (cost.landed !== null) parts.landed.push(cost.landed);
     if (cost.packaging !== null) parts.packaging.push(cost.packaging);

@@ -20,25 +20,12 @@ import { listedPrice, validPrices } from './listed-price.js';
 const NAME = 'Price per base unit';
 const THE_PRICE = constant('The price itself', '100', PERCENT, 'definition');
 
-/** What is bought, as those who use it need to know it. */
-export interface PurchasedItem {
-  readonly name: string;
-  /** The unit to which quantities of it are brought. */
-  readonly unit: string;
-  readonly isPackaging: boolean;
-  /** What suppliers are paid for one of these units; null for what is made here. */
-  readonly perBaseUnit: Figure | null;
-  /** What it costs to get one of these units here, apart from that; null where nothing is said of it. */
-  readonly landedPerBaseUnit: Figure | null;
-}
-
 /** The planning price of a material per base unit. */
 export interface MaterialPrice {
   readonly perBaseUnit: Figure;
   /** The part of it that suppliers are paid, and what it costs to get the material here; null where nothing is said of that. */
   readonly listed: Figure;
   readonly landed: Figure | null;
-  readonly item: PurchasedItem | null;
 }
 
 /**
@@ -65,25 +52,18 @@ export const materialPrice: Calculation<MaterialPrice> = {
     const leaf = { name: NAME, subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
     if (material === undefined) {
       const perBaseUnit = missing(leaf, gap('row-missing', null, { subject }));
-      return { perBaseUnit, listed: perBaseUnit, landed: null, item: null };
+      return { perBaseUnit, listed: perBaseUnit, landed: null };
     }
-    const itemAt = (listed: Figure, landed: Figure | null): PurchasedItem => ({
-      name: material.name,
-      unit: material.baseUnit,
-      isPackaging: material.kind === 'packaging',
-      perBaseUnit: listed,
-      landedPerBaseUnit: landed,
-    });
     const basis = material.planningBasis ?? sheet.settings().planningBasis;
     const planned = basis === 'standard' ? standardPrice(sheet, material) : byListedPrices(sheet, material, basis);
     const landed = basis === 'standard' ? null : landedAddOn(sheet, material, planned);
     if (landed === null) {
       const perBaseUnit = withBuffer(sheet, material, planned);
-      return { perBaseUnit, listed: perBaseUnit, landed: null, item: itemAt(perBaseUnit, null) };
+      return { perBaseUnit, listed: perBaseUnit, landed: null };
     }
     const [listed, added] = [withBuffer(sheet, material, planned), withBuffer(sheet, material, landed)];
     const perBaseUnit = sum({ name: NAME, subject }, leaf.unit, [listed, added]);
-    return { perBaseUnit, listed, landed: added, item: itemAt(listed, added) };
+    return { perBaseUnit, listed, landed: added };
   },
 };
 

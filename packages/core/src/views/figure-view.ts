@@ -1,4 +1,4 @@
-import { gapSentence, isPartial, isStated, type Figure, type Place } from '../figure/index.js';
+import { figureKey, gapSentence, isPartial, isStated, type Figure, type Place } from '../figure/index.js';
 
 /** A gap as a screen or a report shows it. */
 export interface GapView {
@@ -22,7 +22,7 @@ export interface FigureView {
 
 export function figureView(figure: Figure): FigureView {
   return {
-    key: figure.key ?? '',
+    key: figureKey(figure),
     name: figure.name,
     amount: figure.amount === null ? null : figure.amount.toFixed(),
     unit: figure.unit.text,

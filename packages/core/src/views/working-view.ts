@@ -1,4 +1,4 @@
-import { slopes, type Figure, type Operation } from '../figure/index.js';
+import { figureKey, slopes, type Figure, type Operation } from '../figure/index.js';
 import type { Evaluation } from '../evaluate/evaluation.js';
 import { figureView, type FigureView } from './figure-view.js';
 
@@ -37,12 +37,12 @@ export function workingView(evaluation: Evaluation, reference: string): WorkingV
   for (const index of path === '' ? [] : path.split('.')) figure = figure?.parts[Number(index)] ?? null;
   if (figure === null) return null;
   const parts = figure.parts.map((part, index) =>
-    partView(part, part.key ?? `${key}#${path === '' ? '' : `${path}.`}${index}`),
+    partView(part, figureKey(part) || `${key}#${path === '' ? '' : `${path}.`}${index}`),
   );
   const formula = figure.parts.length === 0 ? 'none' : (figure.operation as Formula);
   return {
     ...partView(figure, reference),
-    meaning: evaluation.meaning(figure.key ?? key),
+    meaning: evaluation.meaning(figureKey(figure) || key),
     formula: figure.operation === 'missing' ? 'none' : formula,
     parts,
   };
