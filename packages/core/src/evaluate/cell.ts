@@ -53,10 +53,20 @@ export function hasDependent(cell: Cell, reader: Cell): boolean {
   return cell.dependents === reader || (cell.dependents instanceof Set && cell.dependents.has(reader));
 }
 
-export function addDependent(cell: Cell, reader: Cell): void {
-  if (cell.dependents === null) cell.dependents = reader;
-  else if (cell.dependents instanceof Set) cell.dependents.add(reader);
-  else cell.dependents = new Set([cell.dependents, reader]);
+/** Returns false where the reader is known to depend on the cell already. */
+export function addDependent(cell: Cell, reader: Cell): boolean {
+  const { dependents } = cell;
+  if (dependents === reader) return false;
+  if (dependents === null) {
+    cell.dependents = reader;
+    return true;
+  }
+  if (!(dependents instanceof Set)) {
+    cell.dependents = new Set([dependents, reader]);
+    return true;
+  }
+  const { size } = dependents;
+  return dependents.add(reader).size > size;
 }
 
 export function removeDependent(cell: Cell, reader: Cell): void {

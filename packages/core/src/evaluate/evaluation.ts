@@ -50,9 +50,11 @@ export function beginEvaluation(
       reader.readAgain += 1;
       return;
     }
-    if (isKnown(cell, reader)) return;
-    forgetFrom(reader, reader.readAgain);
-    addDependent(cell, reader);
+    if (reader.checkedAt > 0) {
+      if (isKnown(cell, reader)) return;
+      forgetFrom(reader, reader.readAgain);
+    }
+    if (!addDependent(cell, reader)) return;
     reader.dependencies.push(cell);
     reader.readAgain += 1;
   };

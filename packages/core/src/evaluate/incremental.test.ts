@@ -12,7 +12,7 @@ import {
 } from '@nuvar/book';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { reportOf } from '../views/index.js';
+import { reportOf, VIEWS } from '../views/index.js';
 import { DAY, demoRows } from '../testing/evaluated.js';
 import { evaluate } from './index.js';
 
@@ -83,7 +83,14 @@ describe('an evaluation that follows changes', () => {
           following.apply(applied.writes);
           if (index % 3 === 0) reportOf(following);
         });
-        expect(reportOf(following)).toEqual(reportOf(evaluate(rowsByKind(rows), DAY)));
+        const fresh = evaluate(rowsByKind(rows), DAY);
+        expect(reportOf(following)).toEqual(reportOf(fresh));
+        // The quantity of a line is worked out again when it is opened: from the rows of now, and from no others.
+        for (const { id } of rows.all('billLine'))
+          for (const path of ['', '#0', '#0.0', '#0.0.0'])
+            expect(VIEWS.working(following, `billLine/${id}/total${path}`)).toEqual(
+              VIEWS.working(fresh, `billLine/${id}/total${path}`),
+            );
       }),
       { numRuns: 40 },
     );

@@ -87,6 +87,7 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
     },
     overrides: () => current,
     baseline(id, field) {
+      if (current.length === 0) return undefined;
       const mine = current.find((each) => each.id === id && each.field === field);
       const row = mine && withoutOverrides(mine.kind, id);
       return row && fieldValue(row, field);

@@ -85,22 +85,22 @@ function detailedItems(sheet: Sheet, productId: string): CostItem[] {
     });
 
   for (const { total, quantity: ofLine } of sheet.read(lineCosts, productId)) {
-    const { line, itemName, isPackaging, perBatch: quantity } = ofLine;
-    if (quantity === null) takeWhole(`line.${line.id}`, 'materials', line.text, total);
+    const { line, item, perBatch: quantity } = ofLine;
+    if (item === null || quantity === null) takeWhole(`line.${line.id}`, 'materials', line.text, total);
     else if (line.componentId !== null)
       take(
         `product.${line.componentId}`,
         'component',
-        itemName,
+        item.name,
         quantity,
         sheet.read(productCost, line.componentId).variableCost,
       );
     else {
-      const element = isPackaging ? 'packaging' : 'materials';
+      const element = item.isPackaging ? 'packaging' : 'materials';
       take(
         `material.${line.materialId}`,
         element,
-        itemName,
+        item.name,
         quantity,
         sheet.read(materialPrice, line.materialId ?? '').perBaseUnit,
       );

@@ -28,10 +28,10 @@ export const labourHours: Calculation<{ perUnit: Figure }> = {
       };
     if (row?.costing === 'typed totals') return { perUnit: sheet.read(typedCosts, productId).hours };
     const own = sheet.idsOf('labourStep', 'productId', productId).map((id) => sheet.read(labourStepCost, id).hours);
-    const inside = sheet.read(componentQuantities, productId).flatMap(({ line, itemName, perBatch }) => {
-      if (perBatch === null) return [];
+    const inside = sheet.read(componentQuantities, productId).flatMap(({ line, item, perBatch }) => {
+      if (item === null || perBatch === null) return [];
       const hours = sheet.read(labourHours, line.componentId ?? '').perUnit;
-      return [product({ name: 'Hours inside', subject: itemName }, perBatch, hours)];
+      return [product({ name: 'Hours inside', subject: item.name }, perBatch, hours)];
     });
     const perBatch = sum({ name: 'Labour hours per batch', subject }, HOUR.per(BATCH), [...own, ...inside]);
     return {

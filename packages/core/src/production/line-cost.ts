@@ -3,7 +3,7 @@ import type { Sheet } from '../evaluate/calculation.js';
 import { gap, missing, product, sum, type Figure } from '../figure/index.js';
 import { byElement, ELEMENT_LABELS, type Element } from './elements.js';
 import { materialPrice, type MaterialPrice } from '../purchasing/index.js';
-import type { LineQuantity } from './line-quantity.js';
+import type { LineItem, LineQuantity } from './line-quantity.js';
 
 /** What a bill line costs for one batch, and how that falls on the elements; null where it does not touch one. */
 export interface LineCost extends Readonly<Record<Element, Figure | null>> {
@@ -27,14 +27,14 @@ export function costOfLine(
   unitCostOf: (componentId: string) => UnitCostByElement,
   before: LineCost | undefined,
 ): LineCost {
-  const { line, perBatch } = quantity;
-  if (perBatch === null) return withoutItem(sheet, quantity);
+  const { line, item, perBatch } = quantity;
+  if (item === null || perBatch === null) return withoutItem(sheet, quantity);
   if (line.materialId !== null) {
     const price = sheet.read(materialPrice, line.materialId);
-    return isStillRight(before, quantity, price) ? before : materialLine(quantity, perBatch, price);
+    return isStillRight(before, quantity, price) ? before : materialLine(quantity, item, perBatch, price);
   }
   const unitCost = unitCostOf(line.componentId ?? '');
-  return isStillRight(before, quantity, unitCost) ? before : componentLine(sheet, quantity, perBatch, unitCost);
+  return isStillRight(before, quantity, unitCost) ? before : componentLine(sheet, quantity, item, perBatch, unitCost);
 }
 
 function isStillRight(
@@ -56,8 +56,8 @@ function withoutItem(sheet: Sheet, quantity: LineQuantity): LineCost {
   return ofMaterial(quantity, null, total, total, null);
 }
 
-function materialLine(quantity: LineQuantity, perBatch: Figure, price: MaterialPrice): LineCost {
-  const named = (name: string) => ({ name, subject: quantity.itemName });
+function materialLine(quantity: LineQuantity, item: LineItem, perBatch: Figure, price: MaterialPrice): LineCost {
+  const named = (name: string) => ({ name, subject: item.name });
   if (price.landed === null) {
     const total = product(named('Cost per batch'), perBatch, price.listed);
     return ofMaterial(quantity, price, total, total, null);
@@ -76,13 +76,14 @@ function ofMaterial(
   listed: Figure,
   landed: Figure | null,
 ): LineCost {
+  const isPackaging = quantity.item?.isPackaging ?? false;
   return {
     total,
     quantity,
     price,
-    materials: quantity.isPackaging ? null : listed,
+    materials: isPackaging ? null : listed,
     landed,
-    packaging: quantity.isPackaging ? listed : null,
+    packaging: isPackaging ? listed : null,
     labour: null,
     other: null,
     equipment: null,
@@ -91,8 +92,13 @@ function ofMaterial(
 
 const INSIDE = byElement((element) => `${ELEMENT_LABELS[element]} inside`);
 
-function componentLine(sheet: Sheet, quantity: LineQuantity, perBatch: Figure, unitCost: UnitCostByElement): LineCost {
-  const subject = quantity.itemName;
+function componentLine(
+  sheet: Sheet,
+  quantity: LineQuantity,
+  { name: subject }: LineItem,
+  perBatch: Figure,
+  unitCost: UnitCostByElement,
+): LineCost {
   const parts: Figure[] = [];
   const inside = byElement((element): Figure | null => {
     const cost = unitCost[element];

@@ -1,66 +1,91 @@
 import type { RowOf } from '@nuvar/book';
 import { BATCH } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { constant, difference, gap, missing, product, wholeOf, type Figure } from '../figure/index.js';
-import { PERCENT, unit, unitWord } from '../quantity/index.js';
+import { constant, difference, folded, gap, missing, product, wholeOf, type Figure } from '../figure/index.js';
+import { conversion, PERCENT, unit, unitWord } from '../quantity/index.js';
 import { convertedFor } from '../purchasing/index.js';
-import { batch } from './batch.js';
+import { batch, type Batch } from './batch.js';
 
 /** What a bill line takes for one batch, and of what. */
 export interface LineQuantity {
   readonly line: RowOf<'billLine'>;
-  readonly itemName: string;
-  readonly isPackaging: boolean;
-  /** In the item's own unit per batch, losses included; null where the line is not linked to an item. */
+  /** Null where the line is not linked to an item. */
+  readonly item: LineItem | null;
+  /** The batch for which it was worked out. */
+  readonly units: Batch;
+  /** In the item's own unit per batch, losses included; null where there is no item. */
   readonly perBatch: Figure | null;
 }
 
-/** What the lines of a product take that point to other products; apart, since hours of labour need no more than these. */
-export const componentQuantities: Calculation<readonly LineQuantity[]> = {
-  name: 'componentQuantities',
-  meanings: {},
-  work: (sheet, productId) =>
-    sheet
-      .rowsOf('billLine', 'productId', productId)
-      .filter(({ componentId }) => componentId !== null)
-      .map((line) => quantityOf(sheet, line)),
-};
-
-/** What all lines of a product take, in the order of its bill. Apart from what they cost, so that a price does not touch it. */
-export const billQuantities: Calculation<readonly LineQuantity[]> = {
-  name: 'billQuantities',
-  meanings: {},
-  work(sheet, productId) {
-    const components = sheet.read(componentQuantities, productId);
-    return sheet
-      .rowsOf('billLine', 'productId', productId)
-      .map((line) => components.find((each) => each.line === line) ?? quantityOf(sheet, line));
-  },
-};
-
-interface Item {
+/** The material or component of a line. */
+export interface LineItem {
+  readonly row: RowOf<'material'> | RowOf<'product'>;
   readonly name: string;
   /** The unit to which quantities of it are brought. */
   readonly unit: string;
   readonly isPackaging: boolean;
 }
 
-function itemOf(sheet: Sheet, line: RowOf<'billLine'>): Item | null {
-  if (line.materialId !== null) {
-    const material = sheet.row('material', line.materialId);
-    return material === undefined
-      ? null
-      : { name: material.name, unit: material.baseUnit, isPackaging: material.kind === 'packaging' };
-  }
-  const component = line.componentId === null ? undefined : sheet.row('product', line.componentId);
-  return component === undefined ? null : { name: component.name, unit: component.outputUnit, isPackaging: false };
+/** What the lines of a product take that point to other products; apart, since hours of labour need no more than these. */
+export const componentQuantities: Calculation<readonly LineQuantity[]> = {
+  name: 'componentQuantities',
+  meanings: {},
+  work: (sheet, productId, before) =>
+    quantitiesOf(
+      sheet,
+      productId,
+      sheet.rowsOf('billLine', 'productId', productId).filter(({ componentId }) => componentId !== null),
+      before ?? [],
+    ),
+};
+
+/** What all lines of a product take, in the order of its bill. Apart from what they cost, so that a price does not touch it. */
+export const billQuantities: Calculation<readonly LineQuantity[]> = {
+  name: 'billQuantities',
+  meanings: {},
+  work: (sheet, productId, before) =>
+    quantitiesOf(sheet, productId, sheet.rowsOf('billLine', 'productId', productId), [
+      ...sheet.read(componentQuantities, productId),
+      ...(before ?? []),
+    ]),
+};
+
+/** What is known already is taken over where it is still right. */
+function quantitiesOf(
+  sheet: Sheet,
+  productId: string,
+  lines: readonly RowOf<'billLine'>[],
+  known: readonly LineQuantity[],
+): LineQuantity[] {
+  const units = sheet.read(batch, productId);
+  return lines.map((line) => {
+    const item = itemOf(sheet, line);
+    const before = known.find((each) => each.line === line);
+    if (before !== undefined && isStillRight(before, item, units)) return before;
+    if (item === null) return { line, item, units, perBatch: null };
+    const perBatch = quantityPerBatch(sheet, line, item, units);
+    return { line, item, units, perBatch: folded(perBatch, () => quantityPerBatch(sheet, line, item, units)) };
+  });
 }
 
-function quantityOf(sheet: Sheet, line: RowOf<'billLine'>): LineQuantity {
-  const item = itemOf(sheet, line);
-  if (item === null) return { line, itemName: '', isPackaging: false, perBatch: null };
-  const { name, isPackaging } = item;
-  return { line, itemName: name, isPackaging, perBatch: quantityPerBatch(sheet, line, item) };
+/** Conversions of an item's own are not looked at here: where they are needed, nothing is taken over. */
+function isStillRight(
+  { line, item: known, units: before }: LineQuantity,
+  item: LineItem | null,
+  units: Batch,
+): boolean {
+  return before === units && known?.row === item?.row && (item === null || conversion(line.unit, item.unit) !== null);
+}
+
+function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | null {
+  if (line.materialId !== null) {
+    const row = sheet.row('material', line.materialId);
+    return row === undefined
+      ? null
+      : { row, name: row.name, unit: row.baseUnit, isPackaging: row.kind === 'packaging' };
+  }
+  const row = line.componentId === null ? undefined : sheet.row('product', line.componentId);
+  return row === undefined ? null : { row, name: row.name, unit: row.outputUnit, isPackaging: false };
 }
 
 /**
@@ -68,8 +93,7 @@ function quantityOf(sheet: Sheet, line: RowOf<'billLine'>): LineQuantity {
  * net quantity / (1 - loss %), times the units started or the good units where the line is stated per unit.
  * The loss is the share of the input that is lost. Gaps: no quantity, no way between the units.
  */
-function quantityPerBatch(sheet: Sheet, line: RowOf<'billLine'>, item: Item): Figure {
-  const units = sheet.read(batch, line.productId);
+function quantityPerBatch(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, units: Batch): Figure {
   const names = { item: item.name, subject: units.productName };
   const place = { kind: 'billLine', id: line.id, field: 'quantity' } as const;
   const basis = line.basis === 'batch' ? BATCH : unit(units.outputUnit);
@@ -106,7 +130,7 @@ const itemPlace = ({ materialId, componentId }: RowOf<'billLine'>) =>
     ? ({ kind: 'material', id: materialId } as const)
     : ({ kind: 'product', id: componentId ?? '' } as const);
 
-function withLoss(sheet: Sheet, line: RowOf<'billLine'>, item: Item, net: Figure): Figure {
+function withLoss(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, net: Figure): Figure {
   const lost = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: item.name, unit: PERCENT });
   const kept = difference('Share of the input that is kept', ALL_OF_THE_INPUT, lost);
   return wholeOf({ name: 'Gross quantity', subject: item.name }, net, kept);

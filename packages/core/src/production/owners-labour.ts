@@ -24,10 +24,10 @@ export const ownersLabour: Calculation<{ perUnit: Figure }> = {
       .rowsOf('labourStep', 'productId', productId)
       .filter((step) => step.gradeId !== null && sheet.row('labourGrade', step.gradeId)?.ownersTime)
       .map((step) => sheet.read(labourStepCost, step.id).cost);
-    const inside = sheet.read(componentQuantities, productId).flatMap(({ line, itemName, perBatch }) => {
+    const inside = sheet.read(componentQuantities, productId).flatMap(({ line, item, perBatch }) => {
       const cost = sheet.read(ownersLabour, line.componentId ?? '').perUnit;
-      if (perBatch === null || cost.parts.length === 0) return [];
-      return [product({ name: "Owner's time inside", subject: itemName }, perBatch, cost)];
+      if (item === null || perBatch === null || cost.parts.length === 0) return [];
+      return [product({ name: "Owner's time inside", subject: item.name }, perBatch, cost)];
     });
     const parts = [...own, ...inside];
     if (parts.length === 0) return { perUnit: sum(called, perUnit, []) };

@@ -1,0 +1,44 @@
+import type { Figure } from './figure.js';
+
+/**
+ * The same figure without its parts: they are worked out again, by the same calculation, when somebody first opens it.
+ * For figures of which there are tens of thousands, and of which few are ever opened.
+ */
+export function folded(figure: Figure, again: () => Figure): Figure {
+  return new FoldedFigure(figure, again);
+}
+
+class FoldedFigure implements Figure {
+  readonly operation;
+  readonly name;
+  readonly subject;
+  readonly unit;
+  readonly amount;
+  readonly gaps;
+  readonly place;
+  readonly note;
+  readonly publishedOf;
+  readonly member;
+  /** Kept once they were asked for: a figure has the same parts each time. */
+  private opened: readonly Figure[] | null = null;
+
+  constructor(
+    figure: Figure,
+    private readonly again: () => Figure,
+  ) {
+    this.operation = figure.operation;
+    this.name = figure.name;
+    this.subject = figure.subject;
+    this.unit = figure.unit;
+    this.amount = figure.amount;
+    this.gaps = figure.gaps;
+    this.place = figure.place;
+    this.note = figure.note;
+    this.publishedOf = figure.publishedOf;
+    this.member = figure.member;
+  }
+
+  get parts(): readonly Figure[] {
+    return (this.opened ??= this.again().parts);
+  }
+}
