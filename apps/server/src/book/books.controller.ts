@@ -27,6 +27,7 @@ import { ChangeService } from './change.service.js';
 import { MembershipService } from './membership.service.js';
 
 const MOST_ENTRIES = 200;
+const LATEST_ENTRIES = 50;
 
 const wholeNumber = (text: string | undefined, otherwise: number) =>
   text !== undefined && /^\d{1,9}$/.test(text) ? Number(text) : otherwise;
@@ -105,16 +106,21 @@ export class BooksController {
   }
 
   @Get('books/:id/changes')
-  @ApiOperation({ summary: 'What came after a revision (`since`), or before one (`before`), with who and when' })
+  @ApiOperation({
+    summary:
+      "What came after a revision (`since`), before one (`before`), or one's own latest (`own`), with who and when",
+  })
   async history(
     @Param('id') id: string,
     @PersonId() personId: string,
     @Query('since') since?: string,
     @Query('before') before?: string,
+    @Query('own') own?: string,
   ): Promise<HistoryEntry[]> {
     await this.membership.require(id, personId);
     if (since !== undefined) return this.books.since(id, wholeNumber(since, 0), MOST_ENTRIES);
-    return this.books.before(id, wholeNumber(before, 1_000_000_000), 50);
+    if (own === 'true') return this.books.ownLatest(id, personId, LATEST_ENTRIES);
+    return this.books.before(id, wholeNumber(before, 1_000_000_000), LATEST_ENTRIES);
   }
 
   @Sse('books/:id/events')

@@ -106,6 +106,15 @@ export class BooksService {
     return this.entries(`book_id = $1 AND revision < $2 ORDER BY revision DESC LIMIT $3`, [bookId, revision, most]);
   }
 
+  /** What a person may want to take back: their own changes, newest first, without the making of the book. */
+  ownLatest(bookId: string, userId: string, most: number): Promise<HistoryEntry[]> {
+    return this.entries(`book_id = $1 AND user_id = $2 AND revision > 1 ORDER BY revision DESC LIMIT $3`, [
+      bookId,
+      userId,
+      most,
+    ]);
+  }
+
   private entries(where: string, values: unknown[]): Promise<HistoryEntry[]> {
     return this.database.query(
       `SELECT revision, change_id AS "changeId", user_id AS "userId", users.name AS "userName", at, undoes, writes

@@ -34,6 +34,17 @@ const rename = (id: string, before: string, after: string): Operation => ({
 });
 
 describe('the one write path', () => {
+  it("gives a person's own latest changes, without the making of the book", async () => {
+    const rye = material('Own rye');
+    const id = newId();
+    await owner.change(bookId, [rye.operation], { id }).expect(200);
+    const own = (await owner.get(`/api/books/${bookId}/changes?own=true`).expect(200)).body as { changeId: string }[];
+    expect(own.map(({ changeId }) => changeId)).toContain(id);
+    const other = await signUp(app);
+    await owner.put(`/api/books/${bookId}/members`, { email: other.email, role: 'reader' }).expect(200);
+    expect((await other.get(`/api/books/${bookId}/changes?own=true`).expect(200)).body).toEqual([]);
+  });
+
   it('applies a change once however often it is sent, with a row version and a journal entry', async () => {
     const oats = material('Oats');
     const id = newId();
@@ -52,6 +63,25 @@ describe('the one write path', () => {
     }[];
     expect(journal).toHaveLength(1);
     expect(journal[0]).toMatchObject({ userName: 'Robin Tester', writes: [{ before: null, after: { name: 'Oats' } }] });
+  });
+
+  it('keeps every text as it was typed: quotes, backslashes, line ends, letters of all scripts, or none', async () => {
+    const notes = [
+      '',
+      'said "so"',
+      'C:\\kiln',
+      'two\nlines\tand a tab',
+      'café 粘土 🏺',
+      "Rob'); --",
+      '[1,2]',
+      'null',
+      '</p>',
+    ];
+    const rows = notes.map((note, index) => ({ id: newId(), name: `Text ${index}`, note }));
+    const operations = rows.map((row): Operation => ({ action: 'create', kind: 'material', row }));
+    await owner.change(bookId, operations).expect(200);
+    const { rows: stored } = await snapshot();
+    expect(rows.map(({ id }) => stored.material.find((row) => row.id === id)?.note)).toEqual(notes);
   });
 
   it('stores nothing of a change of which one row is wrong, and says which', async () => {
