@@ -13,4 +13,5 @@ export type { CandidateView, PriceView, ProductView } from './sale-view.js';
 export { STRIP_PARTS, type StripPart, type StripView } from './strip-view.js';
 export { isViewName, VIEWS, type ViewName, type ViewOf } from './views.js';
 export type { UsedInView, UsesView } from './uses-view.js';
+export { workAhead } from './work-ahead.js';
 export type { LeverView, PartView, WorkingView } from './working-view.js';
