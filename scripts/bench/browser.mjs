@@ -18,6 +18,8 @@ export async function benchBrowser(server, id, cookie) {
   const scripts = await firstScripts(page, server);
   const product = await anyProduct(server, id, cookie);
   const opening = await median(5, () => timed(() => open(page, `${server}/books/${id}/make/${product}`)));
+  // As in a session at work: what is worked out ahead after opening is through.
+  await page.waitForTimeout(5000);
   const ripple = await median(15, (run) => rippled(page, run));
   await browser.close();
   return [

@@ -1,16 +1,27 @@
-import { newId, type Change, type Operation, type RowsByKind, type StoredRow, type Write } from '@nuvar/book';
+import {
+  bookRows,
+  columnsOfRows,
+  completeRow,
+  newId,
+  rowsByKind,
+  type Change,
+  type Operation,
+  type StoredRow,
+  type Write,
+} from '@nuvar/book';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { model } from './model.js';
 import { updateOf } from './operations.js';
 
 const salt = {
-  id: newId(),
-  name: 'Salt',
-  kind: 'ingredient',
-  baseUnit: 'kg',
-  note: '',
+  ...completeRow('material', { id: newId(), name: 'Salt', baseUnit: 'kg' }),
   version: 1,
 } as StoredRow<'material'>;
+const SNAPSHOT = JSON.stringify({
+  revision: 1,
+  role: 'owner',
+  rows: columnsOfRows(rowsByKind(bookRows({ material: [salt] }))),
+});
 const shown = () => model.rows.row('material', salt.id);
 let written: Write[] = [];
 
@@ -18,8 +29,8 @@ const change = (...operations: Operation[]): Change => ({ id: newId(), operation
 const setting = (after: Partial<StoredRow<'material'>>) => change(...updateOf('material', shown() as StoredRow, after));
 
 beforeEach(() => {
-  model.follow({ opened: () => undefined, written: (writes) => written.push(...writes) });
-  model.open({ material: [salt] } as Partial<RowsByKind>, []);
+  model.follow({ expected: () => undefined, opened: () => undefined, written: (writes) => written.push(...writes) });
+  model.open(SNAPSHOT, []);
   written = [];
 });
 
@@ -76,7 +87,7 @@ describe('the rows of the open book', () => {
   });
 
   it('are found again after a reload with what still waited', () => {
-    model.open({ material: [salt] } as Partial<RowsByKind>, [setting({ note: 'fine' })]);
+    model.open(SNAPSHOT, [setting({ note: 'fine' })]);
     expect(shown()?.note).toBe('fine');
   });
 });

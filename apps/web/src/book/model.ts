@@ -3,15 +3,15 @@ import {
   bookRows,
   changedFields,
   fieldValue,
-  rowsByKind,
+  rowsOfColumns,
   type Applied,
   type BookRows,
   type Change,
   type Kind,
-  type RowsByKind,
   type StoredRow,
   type Write,
 } from '@nuvar/book';
+import type { Snapshot } from './transport.js';
 
 /** A row that something may have happened to. */
 interface Touched {
@@ -21,7 +21,10 @@ interface Touched {
 
 /** Is told of every book that is opened and of every write to the rows that are shown. */
 export interface Follower {
-  readonly opened: (rows: RowsByKind) => void;
+  /** A book has been asked for and is on its way. */
+  readonly expected: () => void;
+  /** The text of the snapshot: whoever computes beside the page reads it there, while the page does. */
+  readonly opened: (snapshot: string) => void;
   readonly written: (writes: readonly Write[]) => void;
 }
 
@@ -42,12 +45,18 @@ export const model = {
     return shown;
   },
 
-  open(rows: Partial<RowsByKind>, pending: readonly Change[]): void {
+  expect: () => follower?.expected(),
+
+  /** Opens a book from the text of its snapshot, with the changes on top that still wait. */
+  open(text: string, pending: readonly Change[]): Snapshot {
+    follower?.opened(text);
+    const snapshot = JSON.parse(text) as Snapshot;
+    const rows = rowsOfColumns(snapshot.rows);
     confirmed = bookRows(rows);
     shown = bookRows(rows);
-    follower?.opened(rowsByKind(shown));
     restore(touchedBy(pending), pending);
     announce(Object.keys(rows) as Kind[]);
+    return snapshot;
   },
 
   /** Shows a change at once, where nothing stands against it. */

@@ -1,4 +1,4 @@
-import { rowsOfColumns, type Change, type Write } from '@nuvar/book';
+import type { Change, Write } from '@nuvar/book';
 import { noticed } from '../app/notices-slice.js';
 import type { store } from '../app/store.js';
 import { bookActions, type Link, type UndoEntry } from './book-slice.js';
@@ -34,16 +34,15 @@ export const sync = {
   /** Opens a book: its snapshot, what still waited to be sent, and what could be taken back. */
   async open(handle: Handle, bookId: string, personId: string): Promise<Opening> {
     sync.close();
+    model.expect();
     const outbox = outboxOf(personId, bookId);
     const [snapshot, history, pending] = await Promise.all([
       transport.snapshot(bookId),
-      transport.latest(bookId),
+      transport.ownLatest(bookId),
       outbox.waiting(),
     ]);
     if (!snapshot.ok) return openingOf(snapshot.status);
-    const { revision, role } = snapshot.value;
-    const rows = rowsOfColumns(snapshot.value.rows);
-    model.open(rows, pending);
+    const { revision, role } = model.open(snapshot.value, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, ...stacks }));
     current = { handle, bookId, outbox, events: null, busy: false, again: false, timer: undefined, closed: false };

@@ -28,10 +28,25 @@ export type Answer<Value> =
     };
 
 async function ask<Value>(path: string, init?: RequestInit): Promise<Answer<Value>> {
+  return askText(path, init).then((answer) => (answer.ok ? parsed<Value>(answer.value) : answer));
+}
+
+/** An answer that is no JSON is none: something stands between the page and the server. */
+function parsed<Value>(text: string): Answer<Value> {
+  try {
+    return { ok: true, value: JSON.parse(text) as Value };
+  } catch {
+    return NO_ANSWER;
+  }
+}
+
+const NO_ANSWER = { ok: false, status: 0, problems: [], rows: [] } as const;
+
+async function askText(path: string, init?: RequestInit): Promise<Answer<string>> {
   try {
     const response = await fetch(path, { credentials: 'same-origin', ...init });
+    if (response.ok) return { ok: true, value: await response.text() };
     const body: unknown = await response.json().catch(() => null);
-    if (response.ok && body !== null) return { ok: true, value: body as Value };
     const refused = (body ?? {}) as { problems?: Problem[]; rows?: { kind: string; row: StoredRow | null }[] };
     return {
       ok: false,
@@ -40,12 +55,26 @@ async function ask<Value>(path: string, init?: RequestInit): Promise<Answer<Valu
       rows: refused.rows ?? [],
     };
   } catch {
-    return { ok: false, status: 0, problems: [], rows: [] };
+    return NO_ANSWER;
   }
 }
 
+/** A snapshot that was asked for before the page knew who is there. */
+let early: { readonly bookId: string; readonly answer: Promise<Answer<string>> } | null = null;
+
+async function snapshotOf(bookId: string): Promise<Answer<string>> {
+  const known = early?.bookId === bookId ? await early.answer : null;
+  early = null;
+  return known?.ok ? known : askText(`/api/books/${bookId}`);
+}
+
 export const transport = {
-  snapshot: (bookId: string) => ask<Snapshot>(`/api/books/${bookId}`),
+  /** Asks for a snapshot at once: it is on its way while the page is still being put together. */
+  expectSnapshot(bookId: string): void {
+    early = { bookId, answer: askText(`/api/books/${bookId}`) };
+  },
+  /** The text of a `Snapshot`: page and worker each read it for themselves. */
+  snapshot: snapshotOf,
   send: (bookId: string, change: Change) =>
     ask<{ revision: number }>(`/api/books/${bookId}/changes`, {
       method: 'POST',
@@ -55,5 +84,6 @@ export const transport = {
   since: (bookId: string, revision: number) => ask<HistoryEntry[]>(`/api/books/${bookId}/changes?since=${revision}`),
   latest: (bookId: string, before?: number) =>
     ask<HistoryEntry[]>(`/api/books/${bookId}/changes${before === undefined ? '' : `?before=${before}`}`),
+  ownLatest: (bookId: string) => ask<HistoryEntry[]>(`/api/books/${bookId}/changes?own=true`),
   events: (bookId: string) => new EventSource(`/api/books/${bookId}/events`),
 };

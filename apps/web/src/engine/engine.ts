@@ -1,4 +1,4 @@
-import type { RowsByKind, Write } from '@nuvar/book';
+import type { Write } from '@nuvar/book';
 import type { EffectView, Override, ViewName, ViewOf } from '@nuvar/core';
 import type { FromWorker, ToWorker } from './messages.js';
 
@@ -19,11 +19,18 @@ const tell = (message: ToWorker) => worker?.postMessage(message);
 
 /** The page's side of the worker in which the open book is evaluated. */
 export const engine = {
-  open(rows: RowsByKind, asOf: string): void {
+  /** Starts the worker, so that its script is there when the book comes. */
+  prepare(): void {
     engine.close();
     worker = new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<FromWorker>) => receive(data);
-    tell({ type: 'open', rows, asOf });
+  },
+
+  /** Evaluates a book as of a day, from the text of its snapshot. */
+  open(snapshot: string, asOf: string): void {
+    if (worker === null) engine.prepare();
+    views.clear();
+    tell({ type: 'open', snapshot, asOf });
     if (listeners.size > 0) tell({ type: 'watch', keys: [...listeners.keys()] });
   },
 

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
-import { effectOf, evaluate, isViewName, VIEWS, type Evaluation } from '@nuvar/core';
+import { rowsOfColumns, type RowColumns } from '@nuvar/book';
+import { effectOf, evaluate, isViewName, VIEWS, workAhead, type Evaluation } from '@nuvar/core';
 import type { FromWorker, ToWorker } from './messages.js';
 
 /**
@@ -7,6 +8,8 @@ import type { FromWorker, ToWorker } from './messages.js';
  * is sent those that have become others.
  */
 let evaluation: Evaluation | null = null;
+/** What is left to be worked out while nobody waits; null when all of it is. */
+let ahead: Iterator<void> | null = null;
 let awaited: string[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
 const watched = new Map<string, string>();
@@ -15,11 +18,14 @@ const watched = new Map<string, string>();
 const OVER_THE_WHOLE_BOOK = ['overhead/', 'overview/', 'looseEnds/'];
 const rank = (key: string) => OVER_THE_WHOLE_BOOK.findIndex((name) => key.startsWith(name));
 
-/** True for views that nobody types beside: they wait until it has been quiet for a while, so as not to hold up others. */
+/**
+ * True for views that nobody types beside: they wait until most of what they need has been worked out ahead, and it has
+ * been quiet for a while, so as not to hold up others.
+ */
 const canWait = (key: string) =>
   key.startsWith('looseEnds/') || (key.startsWith('overview/') && watched.get(key) !== '');
 const QUIET = 150;
-let lastMessage = 0;
+let lastEdit = 0;
 
 /** How long views are worked out before those that are ready are sent and new messages are taken in. */
 const SLICE = 12;
@@ -36,11 +42,10 @@ function viewOf(key: string): string {
 function flush(): void {
   const views: (readonly [string, string])[] = [];
   const begun = performance.now();
-  let pause = 0;
+  const untilQuiet = Math.max(0, lastEdit + QUIET - begun);
   for (let key = awaited.pop(); key !== undefined; key = awaited.pop()) {
-    if (begun - lastMessage < QUIET && canWait(key)) {
+    if (canWait(key) && (ahead !== null || untilQuiet > 0)) {
       awaited.push(key);
-      pause = QUIET - (begun - lastMessage);
       break;
     }
     const known = watched.get(key);
@@ -52,21 +57,32 @@ function flush(): void {
     if (performance.now() - begun > SLICE) break;
   }
   if (views.length > 0) post({ type: 'views', views });
-  if (awaited.length > 0) timer = setTimeout(() => guarded(flush), pause);
+  const isLeftForLater = awaited.every(canWait);
+  if (isLeftForLater && untilQuiet === 0) workOnAhead(begun + SLICE);
+  if (awaited.length > 0 || ahead !== null) timer = setTimeout(() => guarded(flush), isLeftForLater ? untilQuiet : 0);
 }
 
-/** All that is watched has to be looked at again, in the order of its rank. Messages that wait are taken in before. */
+function workOnAhead(until: number): void {
+  while (ahead !== null && performance.now() < until) if (ahead.next().done) ahead = null;
+}
+
+/**
+ * All that is watched has to be looked at again, in the order of its rank and then in which it was asked for; the last of
+ * the list comes first. Messages that wait are taken in before.
+ */
 function flushSoon(): void {
-  awaited = [...watched.keys()].sort((one, other) => rank(other) - rank(one));
+  awaited = [...watched.keys()].reverse().sort((one, other) => rank(other) - rank(one));
   clearTimeout(timer);
   timer = setTimeout(() => guarded(flush));
 }
 
 function handle(message: ToWorker): void {
-  lastMessage = performance.now();
+  if (message.type === 'apply' || message.type === 'override') lastEdit = performance.now();
   switch (message.type) {
     case 'open':
-      evaluation = evaluate(message.rows, message.asOf);
+      evaluation = evaluate(rowsOfColumns((JSON.parse(message.snapshot) as { rows: RowColumns }).rows), message.asOf);
+      ahead = workAhead(evaluation);
+      for (const key of watched.keys()) watched.set(key, '');
       break;
     case 'apply':
       evaluation?.apply(message.writes);

@@ -1,9 +1,9 @@
-import type { RowsByKind, Write } from '@nuvar/book';
+import type { Write } from '@nuvar/book';
 import type { Override } from '@nuvar/core';
 
 /** What the page tells the worker. */
 export type ToWorker =
-  | { readonly type: 'open'; readonly rows: RowsByKind; readonly asOf: string }
+  | { readonly type: 'open'; readonly snapshot: string; readonly asOf: string }
   | { readonly type: 'apply'; readonly writes: readonly Write[] }
   | { readonly type: 'override'; readonly overrides: readonly Override[] }
   | { readonly type: 'watch'; readonly keys: readonly string[] }

@@ -14,4 +14,4 @@ export { removalOf } from './removal-of.js';
 export { bookRows, rowsByKind, type BookRows, type RowsByKind } from './book-rows.js';
 export { changedFields, reverseOperations, withoutVersion } from './reverse-change.js';
 export { fieldValue, type BookReader, type StoredRow, type Write } from './stored-row.js';
-export { rowsOfColumns, type KindColumns, type RowColumns } from './row-columns.js';
+export { columnsOfRows, rowsOfColumns, type KindColumns, type RowColumns } from './row-columns.js';

@@ -1,5 +1,6 @@
-import { KIND_NAMES } from '../kinds.js';
+import { fieldsOf, KIND_NAMES } from '../kinds.js';
 import type { RowsByKind } from './book-rows.js';
+import { fieldValue } from './stored-row.js';
 
 /** The rows of one kind with the names of their fields said once: the n-th value of a row is its n-th field. */
 export interface KindColumns {
@@ -24,4 +25,14 @@ function rowOf(fields: readonly string[], values: readonly unknown[]): Record<st
   const row: Record<string, unknown> = {};
   for (let index = 0; index < fields.length; index += 1) row[fields[index] as string] = values[index];
   return row;
+}
+
+/** The columns of rows, as a snapshot carries them. */
+export function columnsOfRows(rows: RowsByKind): RowColumns {
+  return Object.fromEntries(
+    KIND_NAMES.map((kind) => {
+      const fields = ['id', 'version', ...fieldsOf(kind).map(({ name }) => name)];
+      return [kind, { fields, rows: rows[kind].map((row) => fields.map((field) => fieldValue(row, field))) }];
+    }),
+  );
 }
