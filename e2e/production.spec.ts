@@ -32,6 +32,26 @@ test('a card is frozen and compared line by line, batch sizes stand beside each 
   await expect(now).toContainText('10.5669');
 });
 
+test('why one product costs more than another is told line by line, the most first', async ({ page }) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Make');
+  await cell(page, 'Product', 'Breakfast bowl').click();
+  const bowl = region(page, 'Breakfast bowl');
+  await bowl.getByRole('link', { name: 'Against another' }).click();
+  const other = bowl.getByRole('combobox', { name: 'The other product' });
+  await other.fill('no such pot');
+  await other.press('Enter');
+  await expect(bowl.getByRole('alert')).toContainText('counted in the same unit');
+  await other.fill('everyday');
+  await other.press('Enter');
+  // 10.6562 against 10.0210: the dearer clay makes the most of it, and less of the maker's time takes some of it off.
+  await expect(bowl).toContainText('The difference is 0.6352');
+  await expect(bowl.getByRole('row').nth(1)).toContainText(/Speckled stoneware clay.*none.*1\.4320.*1\.1242/s);
+  await expect(bowl.getByRole('row').nth(2)).toContainText(/Maker.*−0\.8465/s);
+  await page.reload();
+  await expect(bowl).toContainText('The difference is 0.6352');
+});
+
 test('a firing is shared by space, and everything can be worked out as of another day', async ({ page }) => {
   await openCopyOfDemo(page);
   await goTo(page, 'Make');

@@ -12,6 +12,8 @@ interface ItemInputProps {
   readonly offers?: ((typed: string) => readonly Offer[]) | undefined;
   /** Shows the offers for what stands there as soon as the field is gone to: one key picks the best. */
   readonly awaitsPick?: boolean;
+  /** False where a pick is the end of it, and no next field follows. */
+  readonly goesOn?: boolean;
   /** Takes the chosen label or what was typed; returns a sentence where it is refused. */
   readonly commit: (text: string) => string | null;
   readonly place?: string | undefined;
@@ -21,7 +23,18 @@ interface ItemInputProps {
 
 /** Picks one of many by typing a part of its name. */
 export function ItemInput(props: ItemInputProps) {
-  const { label, value, options, offers, awaitsPick = false, commit, place, readOnly, placeholder } = props;
+  const {
+    label,
+    value,
+    options,
+    offers,
+    awaitsPick = false,
+    goesOn = true,
+    commit,
+    place,
+    readOnly,
+    placeholder,
+  } = props;
   const [draft, setDraft] = useState<string | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const inputId = useId();
@@ -66,7 +79,7 @@ export function ItemInput(props: ItemInputProps) {
       isTaken = take(text);
     });
     const input = document.getElementById(inputId);
-    if (isTaken && input !== null) moveAlong(input);
+    if (isTaken && goesOn && input !== null) moveAlong(input);
   };
   return (
     <span className="typed">

@@ -47,15 +47,15 @@ export function RunningCostGrid() {
       fieldColumn<Row>('runningCost', field, locale, { width, header, ...(words === undefined ? {} : { words }) });
     return [
       { ...own('name', 'auto', 'Running cost'), placeholder: 'Type a running cost' },
-      own('amount', '6.5rem', `Amount, ${currency}`),
+      own('amount', '5.5rem', `Amount, ${currency}`),
       own('rhythm', '8.5rem', 'Comes every', RHYTHM_WORDS),
-      own('pool', '6.5rem', 'For', POOL_WORDS),
-      { ...own('months', '5.5rem', 'Months'), applies: isOneOff },
-      { ...own('startsOn', '8.5rem', 'Starts on'), applies: isOneOff },
+      own('pool', '5.5rem', 'For', POOL_WORDS),
+      { ...own('months', '4rem', 'Months'), applies: isOneOff },
+      { ...own('startsOn', '8rem', 'Starts on'), applies: isOneOff },
       figureColumn({
         id: 'perMonth',
         header: 'Per month',
-        width: '6rem',
+        width: '5.5rem',
         view: 'overhead',
         of: () => 'book',
         pick: (view, row: Row) => view.costs[row.id]?.perMonth,
@@ -64,7 +64,7 @@ export function RunningCostGrid() {
       figureColumn({
         id: 'perOpenDay',
         header: 'Per open day',
-        width: '6.5rem',
+        width: '6rem',
         view: 'overhead',
         of: () => 'book',
         pick: (view, row: Row) => view.costs[row.id]?.perOpenDay,

@@ -1,5 +1,4 @@
 import { newId, type StoredRow } from '@nuvar/book';
-import type { FrozenLineView } from '@nuvar/core';
 import { useState, type FormEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import { today } from '../app/today.js';
@@ -10,6 +9,7 @@ import { engine } from '../engine/engine.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { unitWords } from '../figures/format.js';
+import { MovedLines } from './moved-lines.js';
 
 /** Cards kept under a name and a day, and the card of today against one of them, line by line. */
 export function FrozenCards({ product }: { readonly product: StoredRow<'product'> }) {
@@ -132,53 +132,11 @@ function Comparison({ card, unit }: { readonly card: StoredRow<'frozenCard'>; re
       {moved.length === 0 ? (
         <p className="text-soft">No line has moved since.</p>
       ) : (
-        <table className="plain-table mt-2">
-          <caption className="sr-only">What has moved since {card.name}</caption>
-          <thead>
-            <tr>
-              <th scope="col">What has moved</th>
-              {['Quantity then', 'now', `Price then, ${currency}`, 'now', 'Quantity effect', 'Price effect'].map(
-                (header, index) => (
-                  <th key={index} scope="col" className="text-right">
-                    {header}
-                  </th>
-                ),
-              )}
-            </tr>
-          </thead>
-          <tbody>
-            {moved.map((line) => (
-              <ComparedRow key={`${line.source}${line.before === null}`} line={line} />
-            ))}
-          </tbody>
-        </table>
+        <MovedLines lines={moved} caption={`What has moved since ${card.name}`} />
       )}
       {view.lines.length > moved.length && moved.length > 0 && (
         <p className="text-soft text-sm">{view.lines.length - moved.length} other lines are as they were.</p>
       )}
     </>
-  );
-}
-
-function ComparedRow({ line }: { readonly line: FrozenLineView }) {
-  const side = (when: 'before' | 'now', what: 'quantity' | 'price') => (
-    <td className="text-right">
-      {line[when] === null ? <span className="text-soft">none</span> : <Amount figure={line[when][what]} digits={4} />}
-    </td>
-  );
-  return (
-    <tr>
-      <th scope="row">{line.label}</th>
-      {side('before', 'quantity')}
-      {side('now', 'quantity')}
-      {side('before', 'price')}
-      {side('now', 'price')}
-      <td className="text-right">
-        <Amount figure={line.quantityEffect} digits={4} />
-      </td>
-      <td className="text-right">
-        <Amount figure={line.priceEffect} digits={4} />
-      </td>
-    </tr>
   );
 }

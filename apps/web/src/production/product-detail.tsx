@@ -7,6 +7,7 @@ import { useView } from '../engine/use-view.js';
 import { GapList } from '../figures/gap-list.js';
 import { unitWords } from '../figures/format.js';
 import { ConversionsGrid } from '../purchasing/conversions-grid.js';
+import { AgainstProduct } from './against-product.js';
 import { BatchSizes } from './batch-sizes.js';
 import { BillGrid } from './bill-grid.js';
 import { CostCard } from './cost-card.js';
@@ -61,6 +62,7 @@ const SIDES = {
   about: 'About it',
   batches: 'Batch sizes',
   earlier: 'Earlier cards',
+  against: 'Against another',
   uses: 'Where used',
 } as const;
 function ProductSide({ product }: { readonly product: StoredRow<'product'> }) {
@@ -71,6 +73,8 @@ function ProductSide({ product }: { readonly product: StoredRow<'product'> }) {
       return <BatchSizes product={product} />;
     case 'earlier':
       return <FrozenCards product={product} />;
+    case 'against':
+      return <AgainstProduct product={product} />;
     case 'uses':
       return <ProductUses id={product.id} />;
     case 'recipe':

@@ -165,6 +165,7 @@ function MaterialUses({ material }: { readonly material: StoredRow<'material'> }
   const view = useView('material', material.id);
   return (
     <>
+      <h3 className="detail-heading">It goes into</h3>
       {view?.usedIn.length === 0 && <p className="text-soft">Nothing yet. Use it in a bill of materials under Make.</p>}
       <UsedInList usedIn={view?.usedIn ?? []} />
       {view && view.usedIn.length > 0 && <ReplaceMaterial material={material} usedIn={view.usedIn} />}

@@ -6,6 +6,7 @@ import {
   overhead,
   overheadOnCard,
   overheadPerMonth,
+  productComparison,
   runningCost,
 } from '../overhead/index.js';
 import {
@@ -74,6 +75,7 @@ const CALCULATIONS: readonly Calculation<unknown>[] = [
   batchParts,
   candidateBatch,
   frozenComparison,
+  productComparison,
 ];
 
 /**

@@ -25,6 +25,8 @@ export const GAPS = {
   'no-use-amount': 'no time or space yet on {machine} for {subject}',
   'no-scrap': 'no quantity or worth yet of what is won back: {subject}',
   'frozen-in-other-currency': '{subject} was frozen in {currency}, and the book counts in another currency now',
+  'other-output-unit':
+    '{subject} is costed by the {unit} and {other} by the {otherUnit}, so that they cannot stand beside each other',
   'no-batch-size': 'no batch size typed yet',
   'no-cost-amount': 'no amount yet for "{cost}" of {subject}',
   'no-running-amount': 'no amount yet for {subject}',

@@ -255,6 +255,52 @@ describe('a frozen card', () => {
   });
 });
 
+describe('one product against another', () => {
+  const ids: Record<string, string> = {};
+  const rows = rowsOf((book) => {
+    book.add('settings', { name: 'Two products' });
+    const clay = priced(book, 'Clay', '2');
+    const gold = priced(book, 'Gold', '3');
+    const gradeId = book.add('labourGrade', { name: 'Maker', wagePerHour: '30' });
+    const make = (name: string, clayTaken: string, minutes: string, outputUnit = 'each') => {
+      const productId = book.add('product', { name, outputUnit });
+      book.add('billLine', { productId, materialId: clay, quantity: clayTaken, unit: 'kg' });
+      book.add('labourStep', { productId, name: 'Throw', gradeId, time: minutes });
+      return (ids[name] = productId);
+    };
+    make('Mug', '0.5', '12');
+    const bowl = make('Bowl', '0.8', '9');
+    book.add('billLine', { productId: bowl, position: 1, materialId: gold, quantity: '1', unit: 'kg' });
+    make('Slab', '0.5', '10', 'kg');
+  });
+  const against = (one: string, other: string) => VIEWS.against(evaluated(rows), `${ids[one]}@${ids[other]}`);
+
+  it('says what makes the difference, the most first: 9.10 a bowl against 7.00 a mug', () => {
+    const view = against('Bowl', 'Mug');
+    // By hand: 1 kg of gold at 3.00, 3 minutes less at 30.00 an hour, 0.3 kg more of clay at 2.00.
+    expect(view.lines.filter(({ hasMoved }) => hasMoved).map(({ label, effect }) => [label, effect.amount])).toEqual([
+      ['Gold', '3'],
+      ['Maker', '-1.5'],
+      ['Clay', '0.6'],
+    ]);
+    expect([view.now.amount, view.before.amount, view.difference.amount]).toEqual(['9.1', '7', '2.1']);
+  });
+
+  it('is the other way round the other way round, and nothing against itself', () => {
+    expect(against('Mug', 'Bowl').difference.amount).toBe('-2.1');
+    expect(against('Mug', 'Mug').lines.filter(({ hasMoved }) => hasMoved)).toEqual([]);
+  });
+
+  it('is a gap that says why where the two are counted in different units', () => {
+    const view = against('Mug', 'Slab');
+    expect([view.lines, view.difference.amount, view.difference.gaps[0]?.code]).toEqual([
+      [],
+      null,
+      'other-output-unit',
+    ]);
+  });
+});
+
 describe('recipes inside recipes', () => {
   it('to five levels: each kilo takes half a kilo of the level below and half a kilo of salt at 1.00', () => {
     const ids: string[] = [];

@@ -2,9 +2,10 @@ import type { Evaluation } from '../evaluate/evaluation.js';
 import { equipmentRate, labourRate } from '../production/index.js';
 import { batchSizesView } from './batch-sizes-view.js';
 import { cardView } from './card-view.js';
+import { againstView, frozenView } from './comparison-view.js';
 import { runView } from './equipment-view.js';
 import { figureView } from './figure-view.js';
-import { freezableView, frozenView } from './frozen-view.js';
+import { freezableView } from './freezable-view.js';
 import { looseEndsView } from './loose-ends-view.js';
 import { listedPriceView, materialView, priceHistoryView } from './material-view.js';
 import { overheadView } from './overhead-view.js';
@@ -28,6 +29,7 @@ export const VIEWS = {
   batchSizes: (evaluation: Evaluation, id: string) => batchSizesView(evaluation, id),
   freezable: (evaluation: Evaluation, id: string) => freezableView(evaluation, id),
   frozen: (evaluation: Evaluation, id: string) => frozenView(evaluation, id),
+  against: (evaluation: Evaluation, id: string) => againstView(evaluation, id),
   uses: (evaluation: Evaluation, id: string) => usesView(evaluation, id),
   product: (evaluation: Evaluation, id: string) => productView(evaluation, id),
   price: (evaluation: Evaluation, id: string) => priceView(evaluation, id),

@@ -1,0 +1,80 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { isWhole, type Figure } from '../figure/index.js';
+import {
+  countedIn,
+  frozenComparison,
+  productComparison,
+  type CardComparison,
+  type ComparedLine,
+} from '../overhead/index.js';
+import { unit } from '../quantity/index.js';
+import { figureView, figureViews, type FigureView } from './figure-view.js';
+
+interface SideView {
+  readonly quantity: FigureView;
+  readonly price: FigureView;
+}
+
+export interface ComparedLineView extends Pick<ComparedLine, 'source' | 'element' | 'label'> {
+  /** What the quantities are counted in; empty for what stands on a card once. */
+  readonly unit: string;
+  readonly before: SideView | null;
+  readonly now: SideView | null;
+  readonly quantityEffect: FigureView;
+  readonly priceEffect: FigureView;
+  readonly effect: FigureView;
+  /** False where both effects are nothing but what rounding at the freezing left. */
+  readonly hasMoved: boolean;
+}
+
+export interface ComparisonView extends Readonly<
+  Record<'before' | 'now' | 'quantityEffects' | 'priceEffects' | 'difference', FigureView>
+> {
+  readonly lines: readonly ComparedLineView[];
+}
+
+/** A frozen card against the card of now, line by line, in the order of the card. */
+export function frozenView(evaluation: Evaluation, cardId: string): ComparisonView {
+  const productId = evaluation.sheet.row('frozenCard', cardId)?.productId ?? '';
+  return comparisonView(evaluation, productId, evaluation.read(frozenComparison, cardId));
+}
+
+/** One product against another ("product@other"), those lines first that make the most of the difference. */
+export function againstView(evaluation: Evaluation, id: string): ComparisonView {
+  const comparison = evaluation.read(productComparison, id);
+  const [productId = ''] = id.split('@');
+  return comparisonView(evaluation, productId, {
+    ...comparison,
+    lines: [...comparison.lines].sort(largestEffectFirst),
+  });
+}
+
+/** What is not known stands first: it may be the largest. */
+function largestEffectFirst({ effect: one }: ComparedLine, { effect: other }: ComparedLine): number {
+  if (!isWhole(one) || !isWhole(other)) return Number(isWhole(one)) - Number(isWhole(other));
+  return other.amount.abs().comparedTo(one.amount.abs());
+}
+
+function comparisonView(evaluation: Evaluation, productId: string, comparison: CardComparison): ComparisonView {
+  const output = unit(evaluation.sheet.row('product', productId)?.outputUnit ?? 'each');
+  return {
+    ...figureViews(comparison, ['before', 'now', 'quantityEffects', 'priceEffects', 'difference']),
+    lines: comparison.lines.map((line) => ({
+      source: line.source,
+      element: line.element,
+      label: line.label,
+      unit: countedIn(line, output),
+      before: sideView(line.before),
+      now: sideView(line.now),
+      quantityEffect: figureView(line.quantityEffect),
+      priceEffect: figureView(line.priceEffect),
+      effect: figureView(line.effect),
+      hasMoved: [line.quantityEffect, line.priceEffect].some(isSomething),
+    })),
+  };
+}
+
+const sideView = (side: ComparedLine['before']): SideView | null =>
+  side && { quantity: figureView(side.quantity), price: figureView(side.price) };
+
+const isSomething = ({ amount }: Figure) => amount === null || !amount.toDecimalPlaces(8).isZero();

@@ -1,0 +1,41 @@
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { costItems, countedIn, fullCost } from '../overhead/index.js';
+import { isWhole, type Figure } from '../figure/index.js';
+import { unit } from '../quantity/index.js';
+import { figureView, type FigureView } from './figure-view.js';
+
+/** The lines under which the card of a product can be frozen now: what a frozen line holds, as it is stored. */
+export interface FreezableView {
+  readonly lines: readonly {
+    readonly source: string;
+    readonly element: string;
+    readonly label: string;
+    readonly quantity: string;
+    readonly unit: string;
+    readonly price: string;
+  }[];
+  /** What is missing, as sentences: a card with something missing cannot be frozen. */
+  readonly missing: FigureView['gaps'];
+}
+
+/** At most as many decimals as a row may hold. */
+const STORED_DECIMALS = 12;
+const stored = (figure: Figure) => (figure.amount?.toDecimalPlaces(STORED_DECIMALS) ?? 0).toString();
+
+export function freezableView(evaluation: Evaluation, productId: string): FreezableView {
+  const output = unit(evaluation.sheet.row('product', productId)?.outputUnit ?? 'each');
+  const items = costItems(evaluation.sheet, productId);
+  return {
+    lines: items
+      .filter(({ quantity, price }) => isWhole(quantity) && isWhole(price))
+      .map((item) => ({
+        source: item.source,
+        element: item.element,
+        label: item.label,
+        quantity: stored(item.quantity),
+        unit: countedIn({ now: item, before: null }, output),
+        price: stored(item.price),
+      })),
+    missing: figureView(evaluation.read(fullCost, productId).fullCost).gaps,
+  };
+}
