@@ -35,7 +35,7 @@ import {
   typedCosts,
 } from '../production/index.js';
 import { exchangeRate, listedPrice, materialPrice, priceInUnits } from '../purchasing/index.js';
-import { pricePoint } from '../selling/index.js';
+import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice } from '../selling/index.js';
 import type { Calculation } from './calculation.js';
 import { beginEvaluation, type Evaluation } from './evaluation.js';
 import type { Override } from './sources.js';
@@ -67,7 +67,11 @@ const CALCULATIONS: readonly Calculation<unknown>[] = [
   fullCost,
   overheadPerMonth,
   overheadOnCard,
+  setPrice,
   pricePoint,
+  priceRatios,
+  priceLimits,
+  salesPerMonth,
   candidateSale,
   breakEvenOfBook,
   breakEvenOfShare,

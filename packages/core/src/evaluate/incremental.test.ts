@@ -118,7 +118,7 @@ describe('an evaluation that follows changes', () => {
     const before = JSON.stringify(reportOf(evaluation));
     const point = rows.all('pricePoint')[0] as StoredRow<'pricePoint'>;
     evaluation.override([{ kind: 'pricePoint', id: point.id, field: 'price', value: '25' }]);
-    const tried = evaluation.figure(`pricePoint/${point.id}/price`);
+    const tried = evaluation.figure(`setPrice/${point.id}/price`);
     expect([tried?.amount?.toFixed(), tried?.note]).toEqual(['25', 'tried instead of 19.50']);
     evaluation.override([]);
     expect(JSON.stringify(reportOf(evaluation))).toBe(before);

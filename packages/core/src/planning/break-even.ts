@@ -5,7 +5,7 @@ import { fixedDigits, ONE } from '../number/index.js';
 import { minorDigits } from '../money/index.js';
 import { unit } from '../quantity/index.js';
 import { openDays, overhead, overheadPerMonth } from '../overhead/index.js';
-import { saleAt, saleTerms, unitCostOf } from '../selling/index.js';
+import { contributionOf, netProceedsAt, saleTerms, unitCostOf } from '../selling/index.js';
 
 /** One sale at a candidate price. */
 export interface CandidateSale {
@@ -52,13 +52,9 @@ export const candidateSale: Calculation<CandidateSale> = {
       whenEmpty: () => gap('no-candidate-price', place),
     });
     const point = sheet.rowsOf('pricePoint', 'productId', owner.id).find((each) => each.channelId === channel.id);
-    const { beforeTax, contribution } = saleAt(
-      price,
-      saleTerms(sheet, owner, channel, point),
-      unitCostOf(sheet, owner.id),
-      owner.name,
-    );
-    return { price, beforeTax, contribution };
+    const proceeds = netProceedsAt(price, saleTerms(sheet, owner, channel, point), owner.name);
+    const contribution = contributionOf(proceeds, unitCostOf(sheet, owner.id), owner.name);
+    return { price, beforeTax: proceeds.beforeTax, contribution };
   },
 };
 

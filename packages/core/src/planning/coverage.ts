@@ -2,7 +2,7 @@ import { money, MONTH } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation } from '../evaluate/calculation.js';
 import { difference, gap, missing, quotient, shareOf, sum, type Figure } from '../figure/index.js';
 import { openDays, overhead } from '../overhead/index.js';
-import { pricePoint } from '../selling/index.js';
+import { salesPerMonth } from '../selling/index.js';
 
 /** How much of the running costs the planned sales cover at today's prices. */
 export interface Coverage {
@@ -35,7 +35,7 @@ export const coverage: Calculation<Coverage> = {
         : sum(
             'Contribution per month',
             perMonth,
-            points.map((point) => sheet.read(pricePoint, point.id).contributionPerMonth),
+            points.map((point) => sheet.read(salesPerMonth, point.id).contributionPerMonth),
           );
     return {
       contributionPerMonth,

@@ -3,14 +3,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { minorDigits, priceEnding } from '../money/index.js';
 import { decimal } from '../number/index.js';
+import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice } from './index.js';
 import { amount, evaluated, workshop } from '../testing/evaluated.js';
 
 /** The workshop's product costs 7.00 by itself and 12.00 in full. */
 const figures = (fields: Parameters<typeof workshop>[0], ...names: string[]) => {
   const { rows, point } = workshop(fields);
   const evaluation = evaluated(rows);
-  return names.map((name) => amount(evaluation, `pricePoint/${point}/${name}`));
+  return names.map((name) => amount(evaluation, `${calculationOf(name)}/${point}/${name}`));
 };
+const OF_A_PRICE = [setPrice, pricePoint, priceRatios, priceLimits, salesPerMonth];
+const calculationOf = (figure: string) => OF_A_PRICE.find(({ meanings }) => figure in meanings)?.name ?? '';
 
 describe('what is left of a sale', () => {
   // Common practice, no source: the table of margin and markup that every trade uses.
@@ -79,7 +82,7 @@ describe('the price for a target', () => {
       channel: { feePercent: '15', feeBasis: 'price before tax' },
       pricePoint: { basis: 'margin', target: '85' },
     });
-    const suggested = evaluated(rows).figure(`pricePoint/${point}/suggested`);
+    const suggested = evaluated(rows).figure(`priceLimits/${point}/suggested`);
     expect([suggested?.amount, suggested?.gaps[0]?.code, suggested?.gaps[0]?.values.limit]).toEqual([
       null,
       'target-out-of-reach',

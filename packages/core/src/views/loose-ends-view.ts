@@ -14,7 +14,7 @@ import {
   validPrices,
   type ConvertedItem,
 } from '../purchasing/index.js';
-import { pricePoint } from '../selling/index.js';
+import { pricePoint, setPrice } from '../selling/index.js';
 
 /** Something that keeps figures from being whole or right, with the place to settle it. */
 export interface LooseEnd {
@@ -67,7 +67,7 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
       );
     for (const point of points) {
       const sale = evaluation.read(pricePoint, point.id);
-      addGaps(sale.price.gaps, [product.id]);
+      addGaps(evaluation.read(setPrice, point.id).price.gaps, [product.id]);
       const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
       if (sale.contribution.amount?.isNegative())
         add(

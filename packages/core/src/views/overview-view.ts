@@ -3,7 +3,7 @@ import { coverage } from '../planning/index.js';
 import type { Figure } from '../figure/index.js';
 import { ZERO, type Decimal } from '../number/index.js';
 import { fullCost, openDays, overhead } from '../overhead/index.js';
-import { pricePoint } from '../selling/index.js';
+import { salesPerMonth, setPrice } from '../selling/index.js';
 import { figureView, figureViews, type FigureView } from './figure-view.js';
 
 /** A product that is sold, as the overview lists it. Its figures are those of its price point. */
@@ -34,16 +34,20 @@ export function overviewView(evaluation: Evaluation): OverviewView {
   const sold = sheet
     .all('pricePoint')
     .filter((point) => !sheet.row('product', point.productId)?.archived)
-    .map((point) => ({ point, sale: evaluation.read(pricePoint, point.id) }));
-  const earned = ({ sale }: (typeof sold)[number]) => sale.contributionPerMonth.amount;
+    .map((point) => ({
+      point,
+      set: evaluation.read(setPrice, point.id),
+      perMonth: evaluation.read(salesPerMonth, point.id),
+    }));
+  const earned = ({ perMonth }: (typeof sold)[number]) => perMonth.contributionPerMonth.amount;
   const mostFirst = [...sold].sort((one, other) => {
     const [left, right] = [earned(one), earned(other)];
     if (left === null || right === null) return Number(left === null) - Number(right === null);
     return right.comparedTo(left);
   });
-  const widths = sold.flatMap(({ point, sale }) => [
-    sale.beforeTax.amount,
-    costAndFees(evaluation, point.productId, sale.fees),
+  const widths = sold.flatMap(({ point, set }) => [
+    set.beforeTax.amount,
+    costAndFees(evaluation, point.productId, set.fees),
   ]);
   return {
     products: mostFirst.map(({ point }) => ({

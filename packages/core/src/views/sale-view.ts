@@ -2,33 +2,24 @@ import type { Evaluation } from '../evaluate/evaluation.js';
 import { fullCost } from '../overhead/index.js';
 import { breakEvenOfBook, breakEvenOfShare, candidateSale } from '../planning/index.js';
 import { labourHours, productCost } from '../production/index.js';
-import { pricePoint } from '../selling/index.js';
+import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice } from '../selling/index.js';
 import { figureView, figureViews, type FigureView } from './figure-view.js';
 import { stripView, type StripView } from './strip-view.js';
 
-const PRICE_FIGURES = [
-  'price',
-  'discounted',
-  'beforeTax',
-  'tax',
-  'paid',
-  'fees',
-  'contribution',
-  'profit',
-  'margin',
-  'contributionMargin',
-  'markup',
-  'suggested',
-  'contributionFloor',
-  'profitFloor',
+const SET = ['price', 'discounted', 'beforeTax', 'tax', 'paid', 'fees'] as const;
+const LEFT = ['contribution', 'profit'] as const;
+const RATIOS = ['margin', 'contributionMargin', 'markup'] as const;
+const LIMITS = ['suggested', 'contributionFloor', 'profitFloor'] as const;
+const PER_MONTH = [
   'contributionPerHour',
   'contributionPerMonth',
   'profitPerMonth',
   'undiscountedContribution',
   'unitsToEarnTheSame',
 ] as const;
+type PriceFigure = (typeof SET | typeof LEFT | typeof RATIOS | typeof LIMITS | typeof PER_MONTH)[number];
 
-export interface PriceView extends Readonly<Record<(typeof PRICE_FIGURES)[number], FigureView>> {
+export interface PriceView extends Readonly<Record<PriceFigure, FigureView>> {
   readonly strip: StripView;
 }
 
@@ -36,7 +27,11 @@ export interface PriceView extends Readonly<Record<(typeof PRICE_FIGURES)[number
 export function priceView(evaluation: Evaluation, pricePointId: string): PriceView {
   const productId = evaluation.sheet.row('pricePoint', pricePointId)?.productId ?? '';
   return {
-    ...figureViews(evaluation.read(pricePoint, pricePointId), PRICE_FIGURES),
+    ...figureViews(evaluation.read(setPrice, pricePointId), SET),
+    ...figureViews(evaluation.read(pricePoint, pricePointId), LEFT),
+    ...figureViews(evaluation.read(priceRatios, pricePointId), RATIOS),
+    ...figureViews(evaluation.read(priceLimits, pricePointId), LIMITS),
+    ...figureViews(evaluation.read(salesPerMonth, pricePointId), PER_MONTH),
     strip: stripView(evaluation, productId, pricePointId),
   };
 }

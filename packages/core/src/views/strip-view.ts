@@ -1,7 +1,7 @@
 import type { Evaluation } from '../evaluate/evaluation.js';
 import { productCost } from '../production/index.js';
 import { fullCost } from '../overhead/index.js';
-import { pricePoint } from '../selling/index.js';
+import { pricePoint, setPrice } from '../selling/index.js';
 import { figureView, type FigureView } from './figure-view.js';
 
 /** The parts of a price in the fixed order of the price strip; fees and profit only where there is a price. */
@@ -19,6 +19,7 @@ export type StripPart = (typeof STRIP_PARTS)[number];
 export function stripView(evaluation: Evaluation, productId: string, pricePointId: string | null): StripView {
   const cost = evaluation.read(productCost, productId);
   const full = evaluation.read(fullCost, productId);
+  const set = pricePointId === null ? null : evaluation.read(setPrice, pricePointId);
   const sale = pricePointId === null ? null : evaluation.read(pricePoint, pricePointId);
   const figures = {
     materials: cost.directMaterials,
@@ -26,10 +27,10 @@ export function stripView(evaluation: Evaluation, productId: string, pricePointI
     other: cost.other,
     equipment: cost.equipment,
     overhead: full.overhead,
-    fees: sale?.fees,
+    fees: set?.fees,
   };
   return {
-    price: sale === null ? null : figureView(sale.beforeTax),
+    price: set === null ? null : figureView(set.beforeTax),
     parts: STRIP_PARTS.flatMap((part) => {
       const figure = figures[part];
       return figure === undefined ? [] : [{ part, figure: figureView(figure) }];

@@ -117,7 +117,9 @@ it('every working adds up: each figure is what its parts come to by its operatio
     ...rows
       .all('pricePoint')
       .flatMap(({ id }) =>
-        ['profit', 'margin', 'suggested', 'profitFloor'].map((name) => figure(`pricePoint/${id}/${name}`)),
+        ['pricePoint/profit', 'priceRatios/margin', 'priceLimits/suggested', 'priceLimits/profitFloor'].map((name) =>
+          figure(name.replace('/', `/${id}/`)),
+        ),
       ),
     ...rows
       .all('candidatePrice')

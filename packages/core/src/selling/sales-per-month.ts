@@ -1,0 +1,72 @@
+import type { Calculation } from '../evaluate/calculation.js';
+import { gap, missing, product, quotient, rounded, type Figure } from '../figure/index.js';
+import { ONE } from '../number/index.js';
+import { plannedUnits } from '../overhead/index.js';
+import { labourHours } from '../production/index.js';
+import { pricePoint, unitCostOf } from './price-point.js';
+import { contributionOf } from './sale.js';
+import { setPrice } from './set-price.js';
+
+/** What the planned units of a price point bring. */
+export interface SalesPerMonth {
+  readonly contributionPerHour: Figure;
+  readonly contributionPerMonth: Figure;
+  readonly profitPerMonth: Figure;
+  readonly undiscountedContribution: Figure;
+  readonly unitsToEarnTheSame: Figure;
+}
+
+/**
+ * What the planned units bring in a month, and what each labour hour brings. Units that earn the same after a discount =
+ * planned units x contribution at full price / contribution after it, rounded up; none where nothing is left of a sale.
+ */
+export const salesPerMonth: Calculation<SalesPerMonth> = {
+  name: 'salesPerMonth',
+  meanings: {
+    contributionPerHour: 'What each labour hour in this product leaves (contribution per labour hour).',
+    contributionPerMonth: 'What the planned units of a month leave for the running costs and for profit.',
+    profitPerMonth: 'What is left of the planned units of a month after their share of the running costs.',
+    undiscountedContribution: 'What each sale would leave without the discount.',
+    unitsToEarnTheSame:
+      'How many units a month have to be sold at the discount to leave as much as the planned units do without it.',
+  },
+  work(sheet, pricePointId) {
+    const { sold, price, undiscounted } = sheet.read(setPrice, pricePointId);
+    if (sold === null)
+      return {
+        contributionPerHour: price,
+        contributionPerMonth: price,
+        profitPerMonth: price,
+        undiscountedContribution: price,
+        unitsToEarnTheSame: price,
+      };
+    const { id, name: subject } = sold.product;
+    const { contribution, profit } = sheet.read(pricePoint, pricePointId);
+    const planned = plannedUnits(sheet, id);
+    const full =
+      sold.point.discountPercent === '0' ? contribution : contributionOf(undiscounted, unitCostOf(sheet, id), subject);
+    return {
+      contributionPerHour: quotient(
+        { name: 'Contribution per labour hour', subject },
+        contribution,
+        sheet.read(labourHours, id).perUnit,
+      ),
+      contributionPerMonth: product({ name: 'Contribution per month', subject }, contribution, planned),
+      profitPerMonth: product({ name: 'Profit per month', subject }, profit, planned),
+      undiscountedContribution: full,
+      unitsToEarnTheSame: unitsToEarnTheSame(planned, full, contribution, subject),
+    };
+  },
+};
+
+function unitsToEarnTheSame(planned: Figure, before: Figure, after: Figure, subject: string): Figure {
+  const called = { name: 'Units that earn the same', subject };
+  if (after.amount !== null && after.amount.lte(0))
+    return missing({ ...called, unit: planned.unit }, gap('discount-eats-all', null), [after]);
+  const needed = quotient(
+    { name: 'Units needed', subject },
+    product({ name: 'Earned without the discount', subject }, planned, before),
+    after,
+  );
+  return rounded(called, needed, ONE, 'up');
+}

@@ -1,0 +1,77 @@
+import type { RowOf } from '@nuvar/book';
+import { money } from '../evaluate/units.js';
+import type { Calculation, Sheet } from '../evaluate/calculation.js';
+import { difference, gap, missing, percentOf, type Figure } from '../figure/index.js';
+import { PERCENT, unit } from '../quantity/index.js';
+import { netProceedsAt, type NetProceeds } from './sale.js';
+import { saleTerms, THE_WHOLE, type SaleTerms } from './sale-terms.js';
+
+/** A set price and what the seller gets of it, which no cost can move. */
+export interface SetPrice extends NetProceeds {
+  readonly price: Figure;
+  readonly discounted: Figure;
+  /** What the seller would get without the discount. */
+  readonly undiscounted: NetProceeds;
+  /** What it is the price of, and on what terms; null where the price, its product or its channel is gone. */
+  readonly sold: {
+    readonly point: RowOf<'pricePoint'>;
+    readonly product: RowOf<'product'>;
+    readonly terms: SaleTerms;
+  } | null;
+}
+
+/**
+ * The set price of a price point, the price after its discount, and what the seller gets of that. Apart from all that
+ * costs move: when a material becomes dearer, nothing of this has to be worked out again.
+ */
+export const setPrice: Calculation<SetPrice> = {
+  name: 'setPrice',
+  meanings: {
+    price: 'The price that is set, as the customer sees it.',
+    discounted: 'The price after the discount, as the customer sees it.',
+    beforeTax: 'What is left of the price when the sales tax is taken out.',
+    tax: 'The sales tax in what the customer pays.',
+    paid: 'What the customer pays, tax included.',
+    fees: 'What the place of sale takes of one unit sold.',
+    afterFees: 'What is left of the price when tax and fees are taken out.',
+  },
+  work(sheet, pricePointId) {
+    const point = sheet.row('pricePoint', pricePointId);
+    const product = point && sheet.row('product', point.productId);
+    const channel = point && sheet.row('channel', point.channelId);
+    if (point === undefined || product === undefined || channel === undefined) return gone(sheet);
+    const subject = product.name;
+    const terms = saleTerms(sheet, product, channel, point);
+    const price = priceOf(sheet, point, product);
+    const undiscounted = netProceedsAt(price, terms, subject);
+    const sold = { point, product, terms };
+    if (point.discountPercent === '0') return { price, discounted: price, ...undiscounted, undiscounted, sold };
+    const discounted = afterDiscount(sheet, point, price, subject);
+    return { price, discounted, ...netProceedsAt(discounted, terms, subject), undiscounted, sold };
+  },
+};
+
+function priceOf(sheet: Sheet, point: RowOf<'pricePoint'>, product: RowOf<'product'>): Figure {
+  const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
+  return sheet.input('pricePoint', point, 'price', {
+    name: 'Price',
+    subject: product.name,
+    unit: money(sheet).per(unit(product.outputUnit)),
+    whenEmpty: () => gap('no-selling-price', place, { subject: product.name }),
+  });
+}
+
+function afterDiscount(sheet: Sheet, point: RowOf<'pricePoint'>, price: Figure, subject: string): Figure {
+  const discount = sheet.input('pricePoint', point, 'discountPercent', { name: 'Discount', subject, unit: PERCENT });
+  return percentOf(
+    { name: 'Price after discount', subject },
+    difference('Share of the price that is left', THE_WHOLE, discount),
+    price,
+  );
+}
+
+function gone(sheet: Sheet): SetPrice {
+  const figure = missing({ name: 'Price', unit: money(sheet) }, gap('row-missing', null, { subject: 'a price' }));
+  const proceeds = { beforeTax: figure, tax: figure, paid: figure, fees: figure, afterFees: figure };
+  return { price: figure, discounted: figure, ...proceeds, undiscounted: proceeds, sold: null };
+}
