@@ -17,11 +17,14 @@ export async function benchCore(file) {
   const fromNothing = await median(5, () => timed(() => cards(evaluate(rows, DAY))));
   const evaluation = evaluate(rows, DAY);
   cards(evaluation);
+  // Each change is to a price that was never there before: the same price again would change nothing.
+  let price = 2;
   const afterPrice = async (ask) => {
     const inBook = bookRows(rows);
     const change = (run) => {
       const row = inBook.all('supplierPrice')[(run * 31) % 1500];
-      const after = { ...row, price: String(2 + run), version: row.version + 1 };
+      price += 1;
+      const after = { ...row, price: String(price), version: row.version + 1 };
       return timed(() => {
         evaluation.apply([{ kind: 'supplierPrice', id: row.id, before: row, after }]);
         ask();
