@@ -1,10 +1,6 @@
-interface Findable {
-  readonly name: string;
-  readonly code: string;
-  readonly category: string;
-  readonly tags: string;
-  readonly archived: boolean;
-}
+import type { RowOf } from '@nuvar/book';
+
+type Findable = Pick<RowOf<'material' | 'product'>, 'name' | 'code' | 'category' | 'tags' | 'archived'>;
 
 /**
  * True where a row holds all the words that a list is narrowed by, in its name, code, category, tags or the other words
