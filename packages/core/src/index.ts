@@ -14,6 +14,7 @@ export { ELEMENT_LABELS, ELEMENTS, type Element } from './production/index.js';
 export { conversion, convert, unitsWithin } from './quantity/index.js';
 export {
   guessColumns,
+  listNoteSentence,
   PRICE_LIST_FIELDS,
   priceListOperations,
   readPriceList,

@@ -1,4 +1,4 @@
-import { PRICE_LIST_FIELDS, type ListReading, type ListRow, type PriceListField } from '@nuvar/core';
+import { listNoteSentence, PRICE_LIST_FIELDS, type ListReading, type ListRow, type PriceListField } from '@nuvar/core';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../../book/use-book.js';
 import { typedText } from '../../figures/format.js';
@@ -66,7 +66,9 @@ export function PreviewTable({ table, rows, reading, change }: PreviewTableProps
                 ) : (
                   <Outcome row={row} name={row.materialId === null ? '' : nameOf(row.materialId)} locale={locale} />
                 )}
-                {row.notes.length > 0 && <div className="hint-refused">{row.notes.join('; ')}</div>}
+                {row.notes.length > 0 && (
+                  <div className="hint-refused">{row.notes.map(listNoteSentence).join('; ')}</div>
+                )}
               </td>
               {reading.mapping.map((field, column) => (
                 <td key={column} className={field === null ? 'text-soft' : ''}>

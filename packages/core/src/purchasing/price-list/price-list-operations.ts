@@ -1,5 +1,5 @@
 import type { BookRows, Operation } from '@nuvar/book';
-import type { ListRow } from './price-list.js';
+import type { ListRow } from './list-row.js';
 
 /** Small units in which things are bought are costed by the large one. */
 const BASE_UNITS: Readonly<Record<string, string>> = { g: 'kg', mg: 'kg', ml: 'l', cl: 'l' };

@@ -5,7 +5,7 @@ import { evaluate } from '../../evaluate/index.js';
 import { readNumber } from '../../number/index.js';
 import { amount, rowsOf } from '../../testing/evaluated.js';
 import { rowsByKind } from '@nuvar/book';
-import { guessColumns, priceListOperations, readPriceList, type ListReading } from './index.js';
+import { guessColumns, listNoteSentence, priceListOperations, readPriceList, type ListReading } from './index.js';
 
 const isUnit = (word: string) => readNumber(`1 ${word}`, '.')?.unit ?? undefined;
 
@@ -94,7 +94,7 @@ describe('a price list', () => {
     expect(read[0]).toMatchObject({ materialId: clay, price: '33.00', validFrom: '2026-07-01', changePercent: '20' });
     expect(read[1]).toMatchObject({ materialId: handle, packQuantity: '12', packUnit: 'each', changePercent: null });
     expect(read[2]).toMatchObject({ price: '1204.50', packQuantity: '500', packUnit: 'ml' });
-    expect(read.slice(3).map(({ notes }) => notes.join('; '))).toEqual([
+    expect(read.slice(3).map(({ notes }) => notes.map(listNoteSentence).join('; '))).toEqual([
       '"firkin" is not a unit that is known here',
       'it has no price',
       'its name looks like a formula: =1+1',
@@ -110,8 +110,8 @@ describe('a price list', () => {
       ['Sand', '1 kg', '5.00 USD'],
     ];
     const read = readPriceList(list, reading(list), shop().rows, isUnit);
-    expect(read.map(({ outcome, notes }) => [outcome, ...notes])).toEqual([
-      ['not understood', '"DEM" is not a currency code'],
+    expect(read.map(({ outcome, notes }) => [outcome, ...notes.map(({ code }) => code)])).toEqual([
+      ['not understood', 'not-a-currency'],
       ['new material'],
     ]);
   });
@@ -126,7 +126,9 @@ describe('a price list', () => {
     );
     expect(read.find(({ line }) => line === 9)).toMatchObject({ outcome: 'new material', packUnit: 'l' });
     expect(read.find(({ line }) => line === 6)).toMatchObject({ outcome: 'new price', materialId: clay });
-    expect(read.find(({ line }) => line === 6)?.notes[0]).toContain('no way yet from ml to kg');
+    expect(read.find(({ line }) => line === 6)?.notes).toEqual([
+      { code: 'no-way-between-units', values: { from: 'ml', to: 'kg' } },
+    ]);
     expect(read.find(({ line }) => line === 4)).toMatchObject({ outcome: 'new material' });
   });
 
