@@ -84,3 +84,24 @@ test('what is no list is refused in words, and nothing is taken in', async ({ pa
     page.getByRole('alert').filter({ hasText: 'at most 20000 are taken in at once. Split the list.' }),
   ).toBeVisible();
 });
+
+test('a file that is being read can be stopped, and then nothing of it comes', async ({ page }) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Buy');
+  await page.getByRole('link', { name: 'Take in a price list' }).click();
+  let goOn: () => void = () => undefined;
+  const held = new Promise<void>((done) => (goOn = done));
+  await page.route('**/read.worker-*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  const list = { name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from('Name;Pack;Price\nClay;1 kg;2,50') };
+  await page.setInputFiles('input[type=file]', list);
+  await expect(page.getByRole('progressbar', { name: 'Reading list.csv' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  goOn();
+  await expect(page.getByText('list.csv is being read')).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Take in/ })).toBeHidden();
+  await page.setInputFiles('input[type=file]', list);
+  await expect(page.getByRole('button', { name: 'Take in 1 price' })).toBeVisible();
+});

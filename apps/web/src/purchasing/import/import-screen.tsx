@@ -1,9 +1,15 @@
-import { useCallback, useState, type ClipboardEvent, type DragEvent } from 'react';
+import { useEffect, useState, type ClipboardEvent, type DragEvent } from 'react';
 import { Link } from 'react-router';
 import { useBookPath, useMayEdit } from '../../book/use-book.js';
 import { ImportPreview } from './import-preview.js';
-import { ImportRefusal } from './import-refusal.js';
-import { readFile, readPasted, type ReadSource } from './read-file.js';
+import { readPasted, type ReadSource } from './read-file.js';
+import { startReading } from './start-reading.js';
+
+/** A file that is being read; leaving the screen stops it too. */
+interface Reading {
+  readonly name: string;
+  readonly stop: () => void;
+}
 
 /** Takes in a supplier's price list or invoice: from a file or pasted, previewed row by row, then as one change. */
 export function ImportScreen() {
@@ -11,29 +17,24 @@ export function ImportScreen() {
   const mayEdit = useMayEdit();
   const [source, setSource] = useState<ReadSource | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [reading, setReading] = useState<string | null>(null);
-  const take = useCallback(async (read: () => Promise<ReadSource>, name: string) => {
-    setReading(name);
-    setProblem(null);
-    setSource(null);
-    try {
-      setSource(await read());
-    } catch (error) {
-      setProblem(
-        error instanceof ImportRefusal
-          ? error.message
-          : `${name} could not be read: ${error instanceof Error ? error.message : 'it is broken'}`,
-      );
-    } finally {
-      setReading(null);
-    }
-  }, []);
-  const takeFile = (file: File | undefined) => file && void take(() => readFile(file), file.name);
+  const [reading, setReading] = useState<Reading | null>(null);
+  useEffect(() => () => reading?.stop(), [reading]);
+  const show = (read: ReadSource | null, refusal: string | null) => {
+    setReading(null);
+    setSource(read);
+    setProblem(refusal);
+  };
+  const takeFile = (file: File | undefined) => {
+    if (file === undefined) return;
+    show(null, null);
+    const ends = { read: (read: ReadSource) => show(read, null), refused: (sentence: string) => show(null, sentence) };
+    setReading({ name: file.name, stop: startReading(file, ends) });
+  };
   const onPaste = (event: ClipboardEvent) => {
     const text = event.clipboardData.getData('text/plain');
     if (text.trim() === '') return;
     event.preventDefault();
-    void take(() => Promise.resolve(readPasted(text)), 'What was pasted');
+    show(readPasted(text), null);
   };
   const onDrop = (event: DragEvent) => {
     event.preventDefault();
@@ -75,7 +76,15 @@ export function ImportScreen() {
           />
         </div>
       )}
-      {reading !== null && <p role="status">{reading} is being read …</p>}
+      {reading !== null && (
+        <p role="status" className="flex items-center gap-3">
+          {reading.name} is being read
+          <progress className="reading-progress" aria-label={`Reading ${reading.name}`} />
+          <button type="button" className="quiet-button" onClick={() => setReading(null)}>
+            Stop
+          </button>
+        </p>
+      )}
       {problem !== null && (
         <p className="hint-refused" role="alert">
           {problem} Nothing was taken in.
