@@ -1,4 +1,4 @@
-import { newId, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
+import { newId, unitOfMeasure, unitsThatFit, type Operation, type StoredRow } from '@nuvar/book';
 import { unitsWithin } from '@nuvar/core';
 import { useMemo } from 'react';
 import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
@@ -222,9 +222,11 @@ function alsoLinked(line: Line, materialId: string | null | undefined): Operatio
     .flatMap((other) => updateOf('billLine', other, { materialId, text: '' }));
 }
 
-/** Packaging counts by the good piece, all else by the piece started. */
-function usualBasis(materialId: string | null | undefined): Line['basis'] {
-  return model.rows.row('material', materialId ?? '')?.kind === 'packaging' ? 'good unit' : 'started unit';
+/** Packaging counts by the good piece; what is mixed by measure is stated for a batch, and all else by the piece started. */
+function usualBasis(productId: string, materialId: string | null | undefined): Line['basis'] {
+  if (model.rows.row('material', materialId ?? '')?.kind === 'packaging') return 'good unit';
+  const output = unitOfMeasure(model.rows.row('product', productId)?.outputUnit ?? 'each');
+  return output === undefined || output.dimension === 'count' ? 'started unit' : 'batch';
 }
 
 function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWriter<Line, LinePatch> {
@@ -268,7 +270,7 @@ function billWriter(productId: string, items: ReadonlyMap<string, Item>): GridWr
         productId,
         position: nextPosition('billLine', lines, before),
         unit: 'each',
-        basis: usualBasis(fields.materialId),
+        basis: usualBasis(productId, fields.materialId),
         ...fields,
       };
       return [...made, createOf('billLine', id, row)];

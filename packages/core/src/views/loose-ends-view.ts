@@ -1,3 +1,4 @@
+import type { RowOf } from '@nuvar/book';
 import type { Evaluation } from '../evaluate/evaluation.js';
 import { WHOLE_BOOK } from '../evaluate/calculation.js';
 import { gapSentence, isStated, type Gap, type Place } from '../figure/index.js';
@@ -15,6 +16,7 @@ import {
   type ConvertedItem,
 } from '../purchasing/index.js';
 import { pricePoint, setPrice } from '../selling/index.js';
+import { farMoreGoesIn } from './far-more-goes-in.js';
 
 /** Something that keeps figures from being whole or right, with the place to settle it. */
 export interface LooseEnd {
@@ -54,6 +56,7 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
     if (product.archived) continue;
     addGaps(evaluation.read(fullCost, product.id).fullCost.gaps, [product.id]);
     conflictEnds(evaluation, add, { kind: 'product', id: product.id, name: product.name });
+    proportionEnd(evaluation, add, product);
     const points = sheet.rowsOf('pricePoint', 'productId', product.id);
     const isComponentOnly = points.length === 0 && sheet.rowsOf('billLine', 'componentId', product.id).length > 0;
     if (isComponentOnly) continue;
@@ -82,6 +85,19 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
         ]);
     }
   }
+}
+
+/** Quantities of a batch that were stated per unit. */
+function proportionEnd(evaluation: Evaluation, add: Add, product: RowOf<'product'>): void {
+  const perUnit = farMoreGoesIn(evaluation, product);
+  if (perUnit === null) return;
+  const word = unitWord(product.outputUnit);
+  add(
+    'far-more-goes-in',
+    `${perUnit.toSignificantDigits(3).toFixed()} ${word} go into one ${word} of ${product.name}: are these the quantities of a batch?`,
+    { kind: 'product', id: product.id, field: 'batchSize' },
+    [product.id],
+  );
 }
 
 /** Two conversions of an item that do not agree: both are said, for only its owner knows which is right. */

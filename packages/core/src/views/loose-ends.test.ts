@@ -36,6 +36,15 @@ describe('loose ends', () => {
     expect(codes(fields)).toContain(expected);
   });
 
+  it('name quantities of a batch that were stated per unit: 300 g of stuff in each 20 g', () => {
+    const product = { outputUnit: 'g', batchSize: '20' };
+    const labourStep = { timeBasis: 'minutes per batch' };
+    expect(codes({ product, labourStep, billLine: { quantity: '300', unit: 'g' } })).toContain('far-more-goes-in');
+    expect(codes({ product, labourStep, billLine: { quantity: '25', unit: 'g', basis: 'batch' } })).not.toContain(
+      'far-more-goes-in',
+    );
+  });
+
   it('name a price that is older than a year, and running costs that nobody has entered', () => {
     expect(codes({}, '2027-01-02')).toEqual(['price-over-a-year-old']);
     const bare = rowsOf((book) => {

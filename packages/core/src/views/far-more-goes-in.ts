@@ -1,0 +1,25 @@
+import { unitOfMeasure, type RowOf } from '@nuvar/book';
+import type { Evaluation } from '../evaluate/evaluation.js';
+import { decimal, ZERO, type Decimal } from '../number/index.js';
+import { batch, lineCosts } from '../production/index.js';
+import { convert } from '../quantity/index.js';
+
+/** From how many times as much going in as comes out it is taken for a mistake. Drying and boiling down stay well below. */
+const FAR_MORE = decimal(10);
+
+/**
+ * How much goes into one unit of a product that is measured as its inputs are, where it is so much that the quantities of
+ * a batch were likely stated per unit; null otherwise. Only what is measured in the same dimension is counted.
+ */
+export function farMoreGoesIn(evaluation: Evaluation, { id, outputUnit }: RowOf<'product'>): Decimal | null {
+  const dimension = unitOfMeasure(outputUnit)?.dimension;
+  if (dimension !== 'mass' && dimension !== 'volume') return null;
+  const { good } = evaluation.read(batch, id);
+  if (good.amount === null || good.amount.lte(0)) return null;
+  const goesIn = evaluation.read(lineCosts, id).reduce((total, { quantity: { item, perBatch } }) => {
+    const amount = item === null ? null : (perBatch?.amount ?? null);
+    return total.plus((item && amount && convert(amount.toFixed(), item.unit, outputUnit)) ?? ZERO);
+  }, ZERO);
+  const perUnit = goesIn.div(good.amount);
+  return perUnit.gte(FAR_MORE) ? perUnit : null;
+}
