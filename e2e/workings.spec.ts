@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { cell, goTo, openCopyOfDemo, openDemo, region } from './app.js';
+import { cell, goTo, newPersonWithBook, openCopyOfDemo, openDemo, region, type } from './app.js';
 
 test('a price opens down to the pack price, which is changed right there and taken back', async ({ page }) => {
   await openCopyOfDemo(page);
@@ -105,6 +105,34 @@ test('a missing way between two units is stated once, in the field that the gap 
   await cell(page, 'are', 'conversion of piece').fill('40');
   await cell(page, 'are', 'conversion of piece').press('Enter');
   await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0800' }).first()).toBeVisible();
+});
+
+test('what is bought in one kind of unit and used in another asks for the one fact between them', async ({ page }) => {
+  await newPersonWithBook(page, 'Emberlane Candles');
+  await goTo(page, 'Make');
+  await type(page, 'Product', 'new row', 'Scent blend');
+  for (const [item, quantity] of [
+    ['Cedar oil', '20 g'],
+    ['Tin', '1'],
+  ] as const) {
+    await cell(page, 'Material or component', 'new row').fill(item);
+    await cell(page, 'Material or component', 'new row').press('Enter');
+    await type(page, 'Quantity', item, quantity);
+  }
+  // A bare 1 of something that nobody has measured yet is a piece, and not a gram.
+  await expect(cell(page, 'Unit', 'Tin')).toHaveValue('each');
+  await goTo(page, 'Buy');
+  await type(page, 'Pack', 'Cedar oil', '500 ml');
+  await type(page, 'Price, EUR', 'Cedar oil', '36.50');
+  await goTo(page, 'Make');
+  await cell(page, 'Product', 'Scent blend').click();
+  const gap = page.getByRole('listitem').filter({ hasText: 'Cedar oil is bought by the ml and costed by the kg' });
+  await gap.getByRole('link', { name: 'Settle it' }).click();
+  await expect(cell(page, 'are', 'new row')).toBeFocused();
+  // 500 ml at 0.92 g each are 0.46 kg: 36.50 / 0.46 = 79.3478.
+  await page.keyboard.type('0.92 g');
+  await page.keyboard.press('Enter');
+  await expect(region(page, 'Cedar oil').getByRole('button', { name: '79.3478' }).first()).toBeVisible();
 });
 
 test('another price is a price of today, the old one stays, and the material is planned by either', async ({

@@ -162,7 +162,8 @@ function billColumns(
           ? readAnyQuantity(text, locale)
           : readQuantity(text, locale, item?.units ?? knownUnits());
         if (isRefusal(reading)) return reading;
-        const { value, unit } = reading;
+        const { value } = reading;
+        const unit = reading.unit ?? (isOpen && line.quantity === null && isFew(value) ? 'each' : null);
         return {
           patch: unit === null ? { quantity: value } : { quantity: value, unit },
           shown: `${typedText(value, locale)} ${unit ?? ''}`.trim(),
@@ -221,6 +222,9 @@ function alsoLinked(line: Line, materialId: string | null | undefined): Operatio
     .filter(({ id }) => id !== line.id)
     .flatMap((other) => updateOf('billLine', other, { materialId, text: '' }));
 }
+
+/** A small whole number without a unit, of something that nobody has measured yet: so many pieces. */
+const isFew = (value: string) => /^\d{1,2}$/.test(value) && Number(value) <= 24;
 
 /** Packaging counts by the good piece; what is mixed by measure is stated for a batch, and all else by the piece started. */
 function usualBasis(productId: string, materialId: string | null | undefined): Line['basis'] {

@@ -1,7 +1,9 @@
 import { unitOfMeasure, type Kind, type StoredRow } from '@nuvar/book';
+import { unitsWithin } from '@nuvar/core';
 import { useMemo } from 'react';
 import { createOf, updateOf } from '../book/operations.js';
-import { useRowsOf, useSettings } from '../book/use-book.js';
+import { model } from '../book/model.js';
+import { useRowsOf, useSettings, useVersion } from '../book/use-book.js';
 import { Grid } from '../controls/grid.js';
 import type { Column, GridWriter, InputColumn } from '../controls/grid-model.js';
 import { isRefusal, readAnyQuantity, unitChoices } from '../controls/read-field.js';
@@ -11,6 +13,7 @@ import { typedText, unitWords } from '../figures/format.js';
 
 type Row = StoredRow<'itemConversion'>;
 type Patch = Partial<Row>;
+type Owner = 'materialId' | 'productId';
 
 interface ConversionsGridProps {
   readonly of: Extract<Kind, 'material' | 'product'>;
@@ -24,8 +27,11 @@ export function ConversionsGrid({ of, id, baseUnit }: ConversionsGridProps) {
   const owner = of === 'material' ? 'materialId' : 'productId';
   const rows = useRowsOf('itemConversion', owner, id);
   const { locale } = useSettings();
-  const columns = useMemo(() => conversionColumns(locale, baseUnit, id), [locale, baseUnit, id]);
-  const writer = useMemo(() => conversionWriter(owner, id, baseUnit), [owner, id, baseUnit]);
+  const version = useVersion('itemConversion', 'supplierPrice', 'billLine');
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the rows are those of this version
+  const usual = useMemo(() => usualUnits(owner, id, baseUnit), [owner, id, baseUnit, version]);
+  const columns = useMemo(() => conversionColumns(locale, usual, id), [locale, usual, id]);
+  const writer = useMemo(() => conversionWriter(owner, id, usual), [owner, id, usual]);
   return (
     <Grid
       title="Measured otherwise"
@@ -38,14 +44,30 @@ export function ConversionsGrid({ of, id, baseUnit }: ConversionsGridProps) {
   );
 }
 
-/** What is measured by weight has pieces, and what comes by the piece has a weight. */
-const usualUnits = (baseUnit: string) =>
-  unitOfMeasure(baseUnit)?.dimension === 'count'
+/**
+ * What is likely to be stated next: a unit in which the item is bought or used, and which cannot be reached yet; else,
+ * what is measured by weight has pieces, and what comes by the piece has a weight.
+ */
+function usualUnits(owner: Owner, id: string, baseUnit: string): { unit: string; equalUnit: string } {
+  const within = new Set([baseUnit, ...unitsWithin(baseUnit, model.rows.rowsWith('itemConversion', owner, id))]);
+  const asked = unitsInUse(owner, id).find((each) => !within.has(each));
+  if (asked !== undefined) return { unit: asked, equalUnit: baseUnit };
+  return unitOfMeasure(baseUnit)?.dimension === 'count'
     ? { unit: baseUnit, equalUnit: 'g' }
     : { unit: 'each', equalUnit: baseUnit };
+}
 
-function conversionColumns(locale: string, baseUnit: string, itemId: string): Column<Row, Patch>[] {
-  const usual = usualUnits(baseUnit);
+function unitsInUse(owner: Owner, id: string): string[] {
+  const lines = model.rows.rowsWith('billLine', owner === 'materialId' ? 'materialId' : 'componentId', id);
+  const packs = owner === 'materialId' ? model.rows.rowsWith('supplierPrice', 'materialId', id) : [];
+  return [...packs.map(({ packUnit }) => packUnit), ...lines.map(({ unit }) => unit)];
+}
+
+function conversionColumns(
+  locale: string,
+  usual: Pick<Row, 'unit' | 'equalUnit'>,
+  itemId: string,
+): Column<Row, Patch>[] {
   const amount = (
     id: 'quantity' | 'equalQuantity',
     unitField: 'unit' | 'equalUnit',
@@ -92,13 +114,11 @@ function conversionColumns(locale: string, baseUnit: string, itemId: string): Co
   ];
 }
 
-function conversionWriter(owner: 'materialId' | 'productId', id: string, baseUnit: string): GridWriter<Row, Patch> {
+function conversionWriter(owner: Owner, id: string, usual: Pick<Row, 'unit' | 'equalUnit'>): GridWriter<Row, Patch> {
   return {
     update: (row, patch) => updateOf('itemConversion', row, patch),
     create: (rowId, patch) =>
-      patch.equalQuantity
-        ? [createOf('itemConversion', rowId, { [owner]: id, ...usualUnits(baseUnit), ...patch })]
-        : null,
+      patch.equalQuantity ? [createOf('itemConversion', rowId, { [owner]: id, ...usual, ...patch })] : null,
     remove: (row) => removalInBook('itemConversion', row.id),
   };
 }
