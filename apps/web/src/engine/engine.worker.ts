@@ -71,6 +71,7 @@ function workOnAhead(until: number): void {
  * the list comes first. Messages that wait are taken in before.
  */
 function flushSoon(): void {
+  if (evaluation === null) return;
   awaited = [...watched.keys()].reverse().sort((one, other) => rank(other) - rank(one));
   clearTimeout(timer);
   timer = setTimeout(() => guarded(flush));

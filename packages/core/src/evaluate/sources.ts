@@ -37,7 +37,7 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
   /** The rows of the book over which overrides lie, as they are without them. */
   const beneath = new Map<string, StoredRow>();
 
-  const withoutOverrides = (kind: Kind, id: string) => beneath.get(id) ?? rows.row(kind, id) ?? null;
+  const withoutOverrides = (kind: Kind, id: string) => beneath.get(`${kind}/${id}`) ?? rows.row(kind, id) ?? null;
   const touch = (touched: Touched[], kind: Kind, before: StoredRow | null, after: StoredRow | null) => {
     const id = (after ?? before)?.id ?? '';
     touched.push({ source: oneRow(kind), id });
@@ -60,8 +60,8 @@ export function sourcesOf(book: Partial<RowsByKind>): Sources {
   const put = (touched: Touched[], kind: Kind, id: string, row: StoredRow | null) => {
     const mine = current.filter((each) => each.kind === kind && each.id === id);
     const isOverridden = row !== null && mine.length > 0;
-    if (isOverridden) beneath.set(id, row);
-    else beneath.delete(id);
+    if (isOverridden) beneath.set(`${kind}/${id}`, row);
+    else if (beneath.size > 0) beneath.delete(`${kind}/${id}`);
     const before = rows.row(kind, id) ?? null;
     const after = isOverridden ? ({ ...row, ...Object.fromEntries(mine.map(fieldAndValue)) } as StoredRow) : row;
     rows.put(kind, id, after);
