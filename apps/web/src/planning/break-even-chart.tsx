@@ -1,17 +1,9 @@
 import type { StoredRow } from '@nuvar/book';
 import type { CandidateView } from '@nuvar/core';
 import { useMemo, useSyncExternalStore } from 'react';
-import {
-  CartesianGrid,
-  Line,
-  LineChart,
-  ReferenceDot,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { engine } from '../engine/engine.js';
+import { acrossAxis, ChartFrame, upAxis } from '../figures/chart-frame.js';
 import { typedText, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 
@@ -69,77 +61,55 @@ export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProp
       ? 'No candidate price ever covers the fixed cost'
       : `The fixed cost is covered soonest at ${best.price} ${currency}: from ${written(best.wholeUnits ?? '0', 0, style)} a month on`;
   return (
-    <figure className="chart" aria-label={title}>
-      <figcaption className="detail-heading">{title}</figcaption>
-      <ResponsiveContainer width="100%" height={230}>
-        <LineChart data={points} margin={{ top: 8, right: 64, bottom: 22, left: 12 }} accessibilityLayer={false}>
-          <CartesianGrid stroke="var(--line)" vertical={false} />
-          <XAxis
-            dataKey="units"
-            type="number"
-            domain={[0, most]}
-            tickFormatter={(value: number) => whole.format(value)}
-            stroke="var(--soft)"
-            fontSize={12}
-            label={{
-              value: `${unit}s sold a month`,
-              position: 'insideBottom',
-              offset: -12,
-              fill: 'var(--soft)',
-              fontSize: 12,
-            }}
+    <ChartFrame title={title} height={230}>
+      <LineChart data={points} margin={{ top: 8, right: 64, bottom: 22, left: 12 }} accessibilityLayer={false}>
+        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <XAxis
+          {...acrossAxis(`${unit}s sold a month`)}
+          dataKey="units"
+          domain={[0, most]}
+          tickFormatter={(value: number) => whole.format(value)}
+        />
+        <YAxis
+          {...upAxis(`left of the sales, ${currency} a month`)}
+          domain={[0, roundAbove(fixed * 1.35)]}
+          allowDataOverflow
+          tickFormatter={(value: number) => whole.format(value)}
+        />
+        <ReferenceLine
+          y={fixed}
+          stroke="var(--ink)"
+          strokeWidth={1.5}
+          label={{ value: 'fixed cost', position: 'insideTopLeft', fill: 'var(--ink)', fontSize: 12 }}
+        />
+        {rays.map((ray) => (
+          <Line
+            key={ray.id}
+            dataKey={ray.id}
+            dot={false}
+            stroke="var(--accent)"
+            strokeWidth={1.75}
+            strokeDasharray={ray.dash}
+            isAnimationActive={false}
           />
-          <YAxis
-            domain={[0, roundAbove(fixed * 1.35)]}
-            allowDataOverflow
-            tickFormatter={(value: number) => whole.format(value)}
-            stroke="var(--soft)"
-            fontSize={12}
-            width={64}
-            label={{
-              value: `left of the sales, ${currency} a month`,
-              angle: -90,
-              position: 'insideLeft',
-              style: { textAnchor: 'middle' },
-              fill: 'var(--soft)',
-              fontSize: 12,
-            }}
-          />
-          <ReferenceLine
-            y={fixed}
-            stroke="var(--ink)"
-            strokeWidth={1.5}
-            label={{ value: 'fixed cost', position: 'insideTopLeft', fill: 'var(--ink)', fontSize: 12 }}
-          />
-          {rays.map((ray) => (
-            <Line
-              key={ray.id}
-              dataKey={ray.id}
-              dot={false}
-              stroke="var(--accent)"
-              strokeWidth={1.75}
-              strokeDasharray={ray.dash}
-              isAnimationActive={false}
-            />
-          ))}
-          {rays.map(
-            (ray) =>
-              ray.units !== null && (
-                <ReferenceDot
-                  key={ray.id}
-                  x={ray.units}
-                  y={fixed}
-                  r={4}
-                  fill="var(--paper)"
-                  stroke="var(--accent)"
-                  strokeWidth={2}
-                  label={{ value: ray.price, position: 'top', fill: 'var(--ink)', fontSize: 12 }}
-                />
-              ),
-          )}
-        </LineChart>
-      </ResponsiveContainer>
-    </figure>
+        ))}
+        {rays.map(
+          (ray) =>
+            ray.units !== null && (
+              <ReferenceDot
+                key={ray.id}
+                x={ray.units}
+                y={fixed}
+                r={4}
+                fill="var(--paper)"
+                stroke="var(--accent)"
+                strokeWidth={2}
+                label={{ value: ray.price, position: 'top', fill: 'var(--ink)', fontSize: 12 }}
+              />
+            ),
+        )}
+      </LineChart>
+    </ChartFrame>
   );
 }
 

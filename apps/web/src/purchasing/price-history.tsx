@@ -1,5 +1,6 @@
-import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { CartesianGrid, Legend, Line, LineChart, XAxis, YAxis } from 'recharts';
 import { useView } from '../engine/use-view.js';
+import { acrossAxis, ChartFrame, upAxis } from '../figures/chart-frame.js';
 import { unitWords, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 
@@ -21,45 +22,38 @@ export function PriceHistory({ id, baseUnit }: { readonly id: string; readonly b
   const [first, last] = [known[0], known.at(-1)];
   const title = `${written(first?.perBaseUnit.amount ?? '0', 2, style)} ${style.currency} per ${unitWords(baseUnit)} in ${monthWords(first?.day, style.locale)}, ${written(last?.perBaseUnit.amount ?? '0', 2, style)} in ${monthWords(last?.day, style.locale)}`;
   return (
-    <figure className="chart" aria-label={title}>
-      <figcaption className="detail-heading">{title}</figcaption>
-      <ResponsiveContainer width="100%" height={150}>
-        <LineChart data={data} margin={{ top: 8, right: 34, bottom: 4, left: 0 }} accessibilityLayer={false}>
-          <CartesianGrid stroke="var(--line)" vertical={false} />
-          <XAxis
-            dataKey="at"
-            type="number"
-            scale="time"
-            domain={['dataMin', 'dataMax']}
-            tickFormatter={(at: number) => monthWords(new Date(at).toISOString().slice(0, 10), style.locale)}
-            stroke="var(--soft)"
-            fontSize={12}
+    <ChartFrame title={title} height={170}>
+      <LineChart data={data} margin={{ top: 8, right: 34, bottom: 22, left: 0 }} accessibilityLayer={false}>
+        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <XAxis
+          {...acrossAxis('valid from')}
+          dataKey="at"
+          scale="time"
+          domain={['dataMin', 'dataMax']}
+          tickFormatter={(at: number) => monthWords(new Date(at).toISOString().slice(0, 10), style.locale)}
+        />
+        <YAxis
+          {...upAxis(`${style.currency} per ${unitWords(baseUnit)}`)}
+          domain={[0, Math.max(...amounts) * 1.15]}
+          tickFormatter={(value: number) => written(String(value), 2, style)}
+        />
+        {suppliers.length > 1 && <Legend />}
+        {suppliers.map((supplier, index) => (
+          <Line
+            key={supplier}
+            name={supplier || 'no supplier said'}
+            dataKey={supplier}
+            type="stepAfter"
+            connectNulls
+            stroke="var(--accent)"
+            strokeDasharray={DASHES[index % DASHES.length] ?? ''}
+            strokeWidth={2}
+            dot={{ r: 3, fill: 'var(--accent)' }}
+            isAnimationActive={false}
           />
-          <YAxis
-            domain={[0, Math.max(...amounts) * 1.15]}
-            tickFormatter={(value: number) => written(String(value), 2, style)}
-            stroke="var(--soft)"
-            fontSize={12}
-            width={48}
-          />
-          {suppliers.length > 1 && <Legend />}
-          {suppliers.map((supplier, index) => (
-            <Line
-              key={supplier}
-              name={supplier || 'no supplier said'}
-              dataKey={supplier}
-              type="stepAfter"
-              connectNulls
-              stroke="var(--accent)"
-              strokeDasharray={DASHES[index % DASHES.length] ?? ''}
-              strokeWidth={2}
-              dot={{ r: 3, fill: 'var(--accent)' }}
-              isAnimationActive={false}
-            />
-          ))}
-        </LineChart>
-      </ResponsiveContainer>
-    </figure>
+        ))}
+      </LineChart>
+    </ChartFrame>
   );
 }
 
