@@ -124,9 +124,9 @@ function Comparison({ card, unit }: { readonly card: StoredRow<'frozenCard'>; re
   return (
     <>
       <p className="mt-3">
-        One {unit} cost <Amount figure={view.before} digits={4} withUnit /> on {card.frozenOn} and costs{' '}
-        <Amount figure={view.now} digits={4} withUnit /> now: <Amount figure={view.difference} digits={4} /> {currency},
-        of which prices and rates make <Amount figure={view.priceEffects} digits={4} /> and quantities{' '}
+        One {unit} cost <Amount figure={view.before} digits={4} /> {currency} on {card.frozenOn} and costs{' '}
+        <Amount figure={view.now} digits={4} /> now: a difference of <Amount figure={view.difference} digits={4} />, of
+        which prices and rates make <Amount figure={view.priceEffects} digits={4} /> and quantities{' '}
         <Amount figure={view.quantityEffects} digits={4} />.
       </p>
       {moved.length === 0 ? (
