@@ -4,11 +4,13 @@ import { amount, DAY, evaluated, workshop } from '../testing/evaluated.js';
 import {
   constant,
   difference,
+  folded,
   gap,
   missing,
   percentOf,
   product,
   quotient,
+  sameValue,
   shareOf,
   slopes,
   sum,
@@ -87,5 +89,25 @@ describe('slopes', () => {
     evaluation.override([]);
     expect(amount(evaluation, key)).toBe(profit.amount.toDecimalPlaces(20).toFixed());
     expect(evaluation.asOf).toBe(DAY);
+  });
+});
+
+describe('a folded figure', () => {
+  it('says what the figure says, works its parts out when it is first opened, and has the same ones ever after', () => {
+    let opened = 0;
+    const sixTimes = () => {
+      opened += 1;
+      return product(
+        'Twice three',
+        constant('Two', '2', NUMBER, 'definition'),
+        constant('Three', '3', NUMBER, 'definition'),
+      );
+    };
+    const figure = folded(sixTimes(), sixTimes);
+    expect([figure.name, figure.amount?.toFixed(), opened]).toEqual(['Twice three', '6', 1]);
+    const parts = figure.parts;
+    expect(parts.map(({ name }) => name)).toEqual(['Two', 'Three']);
+    expect([figure.parts === parts, opened]).toEqual([true, 2]);
+    expect(sameValue(figure, sixTimes())).toBe(true);
   });
 });
