@@ -70,8 +70,16 @@ export class BooksController {
     summary: 'The snapshot of a book: all its rows, by kind the fields once and then the values, and their revision',
   })
   async snapshot(@Param('id') id: string, @PersonId() personId: string, @Res() response: Response): Promise<void> {
-    const json = await this.books.snapshotAsJson(id, await this.membership.require(id, personId));
-    response.type('application/json').send(json);
+    const role = await this.membership.require(id, personId);
+    response.type('application/json');
+    try {
+      await this.books.writeSnapshot(id, role, (piece) => response.write(piece));
+      response.end();
+    } catch (error) {
+      if (!response.headersSent) throw error;
+      // Half a snapshot is none: whoever waits for the rest sees the connection break, and asks again.
+      response.destroy(error instanceof Error ? error : undefined);
+    }
   }
 
   @Delete('books/:id')

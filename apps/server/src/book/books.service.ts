@@ -20,7 +20,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { Books, Journal, Members, type JournalEntry, type Role } from '../database/entities.js';
 import { ChangeService } from './change.service.js';
-import { allRowsAsJson } from './rows.js';
+import { writeRowsAsJson } from './rows.js';
 
 export interface BookSummary {
   readonly id: string;
@@ -78,18 +78,24 @@ export class BooksService {
     return bookId;
   }
 
-  /** All rows of a book with the revision that they are of, read in one view of the database, as JSON text. */
-  snapshotAsJson(bookId: string, role: Role): Promise<string> {
+  /**
+   * All rows of a book with the revision that they are of, read in one view of the database, as JSON text that is handed
+   * out piece by piece: what has been read can be packed and sent while the rest is read.
+   */
+  writeSnapshot(bookId: string, role: Role, write: (piece: string) => void): Promise<void> {
     return this.database.transaction('REPEATABLE READ', async (manager) => {
       const book = await manager.getRepository(Books).findOneByOrFail({ id: bookId });
-      const rows = await allRowsAsJson(manager, bookId);
-      return `{"revision":${book.revision},"role":"${role}","rows":${rows}}`;
+      write(`{"revision":${book.revision},"role":"${role}","rows":`);
+      await writeRowsAsJson(manager, bookId, write);
+      write('}');
     });
   }
 
   /** All rows of a book by kind. */
   async rowsOf(bookId: string): Promise<RowsByKind> {
-    return rowsOfColumns((JSON.parse(await this.snapshotAsJson(bookId, 'reader')) as Snapshot).rows);
+    const pieces: string[] = [];
+    await this.writeSnapshot(bookId, 'reader', (piece) => pieces.push(piece));
+    return rowsOfColumns((JSON.parse(pieces.join('')) as Snapshot).rows);
   }
 
   async file(bookId: string): Promise<BookFile> {

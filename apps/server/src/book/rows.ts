@@ -48,14 +48,21 @@ function jsonOf({ name, type, nullable }: Pick<FieldSpec, 'name' | 'type' | 'nul
   return nullable ? `coalesce('"' || ${column} || '"', 'null')` : `'"', ${column}, '"'`;
 }
 
+/** Of these there are most; read first, they are packed while the others are read. */
+const MOSTLY: readonly Kind[] = ['billLine', 'pricePoint'];
+const LARGEST_FIRST: readonly Kind[] = [...MOSTLY, ...KIND_NAMES.filter((kind) => !MOSTLY.includes(kind))];
+
 /**
- * Every row of a book as JSON text: by kind the names of the fields once, and then the values of each row in that order
+ * Every row of a book as JSON text, handed out piece by piece: by kind the names of the fields once, and then the values of each row in that order
  * (`RowColumns`). PostgreSQL writes it: a book of many rows need not be taken apart and put together again on its way
  * through the server, and what names its fields once is less than half as long.
  */
-export async function allRowsAsJson(manager: EntityManager, bookId: string): Promise<string> {
-  const parts: string[] = [];
-  for (const kind of KIND_NAMES) {
+export async function writeRowsAsJson(
+  manager: EntityManager,
+  bookId: string,
+  write: (piece: string) => void,
+): Promise<void> {
+  for (const [index, kind] of LARGEST_FIRST.entries()) {
     const fields = [
       { name: 'id', type: 'reference', nullable: false },
       { name: 'version', type: 'integer', nullable: false },
@@ -67,7 +74,9 @@ export async function allRowsAsJson(manager: EntityManager, bookId: string): Pro
       FROM (${ordered}) AS each`;
     const found: { json: string | null }[] = await manager.query(sql, [bookId]);
     const names = JSON.stringify(fields.map(({ name }) => name));
-    parts.push(`"${kind}":{"fields":${names},"rows":[${found[0]?.json ?? ''}]}`);
+    write(`${index === 0 ? '{' : ','}"${kind}":{"fields":${names},"rows":[`);
+    write(found[0]?.json ?? '');
+    write(']}');
   }
-  return `{${parts.join(',')}}`;
+  write('}');
 }
