@@ -141,12 +141,15 @@ export function beginEvaluation(
 
   const byName = new Map(calculations.map((each) => [each.name, each]));
   /** Where the figures stand that were asked for by key: they are asked for again after every change. */
-  const askedFor = new Map<string, { readonly cell: Cell; readonly member: string }>();
+  const askedFor = new Map<
+    string,
+    { readonly cell: Cell; readonly member: string; seenAt: number; figure: Figure | null }
+  >();
   const published = (key: string) => {
     const [name = '', id = '', member = ''] = key.split('/');
     const calculation = byName.get(name);
     if (calculation === undefined) return null;
-    const place = { cell: cells.of(calculation, id), member };
+    const place = { cell: cells.of(calculation, id), member, seenAt: -1, figure: null };
     askedFor.set(key, place);
     return place;
   };
@@ -157,8 +160,12 @@ export function beginEvaluation(
       const known = askedFor.get(key) ?? published(key);
       if (known === null) return null;
       refresh(known.cell);
-      const found = fieldValue(known.cell.value as object, known.member);
-      return isFigure(found) ? found : null;
+      if (known.seenAt !== known.cell.changedAt) {
+        const found = fieldValue(known.cell.value as object, known.member);
+        known.figure = isFigure(found) ? found : null;
+        known.seenAt = known.cell.changedAt;
+      }
+      return known.figure;
     },
     meaning: (key) => {
       const [name = '', , member = ''] = key.split('/');
