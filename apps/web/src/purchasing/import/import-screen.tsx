@@ -77,9 +77,9 @@ export function ImportScreen() {
         </div>
       )}
       {reading !== null && (
-        <p role="status" className="flex items-center gap-3">
+        <p role="status" className="flex items-center gap-3 mt-3">
           {reading.name} is being read
-          <progress className="reading-progress" aria-label={`Reading ${reading.name}`} />
+          <progress className="progress progress-primary w-32" aria-label={`Reading ${reading.name}`} />
           <button type="button" className="quiet-button" onClick={() => setReading(null)}>
             Stop
           </button>
