@@ -7,6 +7,8 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: true,
+  // On a machine that is busy with other things a click can fall between two layouts. What needs a second try is reported.
+  retries: process.env.CI === undefined ? 0 : 1,
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -42,6 +42,12 @@ interface Planned {
   readonly operations: readonly Operation[];
 }
 
+/** What is changed in many rows at once is mostly a price. */
+function mostLikely(inputs: readonly { readonly id: string; readonly type: string }[]): string {
+  const money = inputs.find(({ id }) => id === 'price' || id === 'amount');
+  return (money ?? inputs.find(({ type }) => type === 'number') ?? inputs[0])?.id ?? '';
+}
+
 function ChangeManyDialog<Row extends { readonly id: string }, Patch extends object>({
   title,
   rows,
@@ -51,7 +57,7 @@ function ChangeManyDialog<Row extends { readonly id: string }, Patch extends obj
   onClose,
 }: ChangeManyProps<Row, Patch> & { readonly onClose: () => void }) {
   const inputs = useMemo(() => columns.filter(isInput), [columns]);
-  const [columnId, setColumnId] = useState(inputs.find(({ type }) => type === 'number')?.id ?? inputs[0]?.id ?? '');
+  const [columnId, setColumnId] = useState(mostLikely(inputs));
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const { locale } = useSettings();
