@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { NUMBER, PERCENT, unit } from '../quantity/index.js';
 import { amount, DAY, evaluated, workshop } from '../testing/evaluated.js';
@@ -10,11 +11,13 @@ import {
   percentOf,
   product,
   quotient,
+  runningSum,
   sameValue,
   shareOf,
   slopes,
   sum,
   wholeOf,
+  type Figure,
 } from './index.js';
 
 const EUR = unit('EUR');
@@ -109,5 +112,48 @@ describe('a folded figure', () => {
     expect(parts.map(({ name }) => name)).toEqual(['Two', 'Three']);
     expect([figure.parts === parts, opened]).toEqual([true, 2]);
     expect(sameValue(figure, sixTimes())).toBe(true);
+  });
+});
+
+describe('a running sum', () => {
+  const called = { name: 'Cost', subject: 'a thing' };
+  const amounts = fc.array(fc.tuple(fc.integer({ min: -99_999, max: 99_999 }), fc.integer({ min: 1, max: 97 })), {
+    minLength: 1,
+    maxLength: 12,
+  });
+  const quotients = (of: readonly (readonly [number, number])[]) =>
+    of.map(([dividend, divisor]) =>
+      quotient('part', euros(String(dividend)), constant('parts', String(divisor), NUMBER, 'example')),
+    );
+
+  it('is after any number of moves what adding all parts anew gives, to the last of 34 digits', () => {
+    fc.assert(
+      fc.property(amounts, fc.array(amounts, { maxLength: 6 }), (first, moves) => {
+        let parts: readonly Figure[] = quotients(first);
+        let running = runningSum(called, EUR, parts, undefined);
+        for (const move of moves) {
+          const moved = quotients(move);
+          parts = parts.map((part, index) => moved[index * 2] ?? part);
+          running = runningSum(called, EUR, parts, running);
+          expect(sameValue(running, sum(called, EUR, parts))).toBe(true);
+        }
+      }),
+    );
+  });
+
+  it('is the very figure of last time where nothing has moved, and another where it is called otherwise', () => {
+    const parts = ['1', '2', '3', '4'].map(euros);
+    const before = runningSum(called, EUR, parts, undefined);
+    expect(runningSum(called, EUR, [...parts], before)).toBe(before);
+    expect(runningSum({ ...called, subject: 'another' }, EUR, parts, before).subject).toBe('another');
+  });
+
+  it('follows parts that come, go, or lose their amount', () => {
+    const four = ['1', '2', '3', '4'].map(euros);
+    const before = runningSum(called, EUR, four, undefined);
+    const withGap = runningSum(called, EUR, [...four.slice(0, 3), unknown], before);
+    expect([withGap.amount?.toFixed(), withGap.gaps.length]).toEqual(['6', 1]);
+    expect(runningSum(called, EUR, [...four, euros('5')], withGap).amount?.toFixed()).toBe('15');
+    expect(runningSum(called, EUR, four.slice(0, 2), before).amount?.toFixed()).toBe('3');
   });
 });

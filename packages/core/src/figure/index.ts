@@ -17,4 +17,6 @@ export {
   type Called,
 } from './operations.js';
 export { sameValue } from './same-value.js';
+export { runningSum } from './running-sum.js';
 export { slopes, type Slope } from './slopes.js';
+export { stillMadeOf } from './still-made-of.js';

@@ -39,7 +39,8 @@ function node(
   };
 }
 
-function requireUnit(called: Called, expected: Unit, part: Figure): void {
+/** Adding or comparing figures of different units is a fault of the program. */
+export function requireUnit(called: Called, expected: Unit, part: Figure): void {
   if (part.unit === expected) return;
   const name = typeof called === 'string' ? called : called.name;
   throw new CoreError('units-differ', `"${name}" is in ${expected.text}, but "${part.name}" is in ${part.unit.text}.`);

@@ -9,6 +9,9 @@ export const Decimal = SharedDecimal.clone({
 });
 export type Decimal = SharedDecimal;
 
+/** For totals that must not be rounded on the way: more digits than amounts of any book could ask for together. */
+export const ExactDecimal = SharedDecimal.clone({ precision: 1000 });
+
 export const ZERO = new Decimal(0);
 export const ONE = new Decimal(1);
 export const HUNDRED = new Decimal(100);

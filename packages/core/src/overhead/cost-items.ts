@@ -11,6 +11,7 @@ import {
   labourRate,
   labourStepCost,
   lineCosts,
+  lineTotal,
   otherCost,
   productCost,
   recoveredScrap,
@@ -84,9 +85,10 @@ function detailedItems(sheet: Sheet, productId: string): CostItem[] {
       price: quotient({ name: 'Per unit', subject: label }, costPerBatch, good),
     });
 
-  for (const { total, quantity: ofLine } of sheet.read(lineCosts, productId)) {
-    const { line, item, perBatch: quantity } = ofLine;
-    if (item === null || quantity === null) takeWhole(`line.${line.id}`, 'materials', line.text, total);
+  for (const cost of sheet.read(lineCosts, productId)) {
+    const { line, item, perBatch: quantity } = cost.quantity;
+    if (item === null || quantity === null)
+      takeWhole(`line.${line.id}`, 'materials', line.text, lineTotal(sheet, cost));
     else if (line.componentId !== null)
       take(
         `product.${line.componentId}`,

@@ -1,6 +1,6 @@
 import { MONTH } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { choice, constant, gap, missing, product, sum, type Figure } from '../figure/index.js';
+import { choice, constant, gap, missing, product, stillMadeOf, sum, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { labourHours, productCost } from '../production/index.js';
 import { overhead } from './overhead.js';
@@ -18,14 +18,12 @@ export const fullCost: Calculation<FullCost> = {
     overhead: 'The share of the running costs that one unit carries (absorbed overhead).',
     fullCost: 'What one good unit costs with its share of the running costs (full cost).',
   },
-  work(sheet, productId) {
+  work(sheet, productId, before) {
     const { variableCost } = sheet.read(productCost, productId);
     const { subject } = variableCost;
-    const share = product(
-      { name: 'Share of running costs', subject },
-      sheet.read(overhead, WHOLE_BOOK).rate,
-      sheet.read(labourHours, productId).perUnit,
-    );
+    const called = { name: 'Share of running costs', subject };
+    const parts = [sheet.read(overhead, WHOLE_BOOK).rate, sheet.read(labourHours, productId).perUnit] as const;
+    const share = stillMadeOf(before?.overhead, called, parts) ?? product(called, ...parts);
     return {
       overhead: share,
       fullCost: sum({ name: 'Full cost', subject }, variableCost.unit, [variableCost, share]),

@@ -8,6 +8,7 @@ import {
   labourHours,
   labourStepCost,
   lineCosts,
+  lineTotal,
   otherCost,
   productCost,
 } from '../production/index.js';
@@ -68,7 +69,7 @@ function whateverItsSize(sheet: Sheet, productId: string): { costs: Figure[]; ho
       ...sheet
         .read(lineCosts, productId)
         .filter(({ quantity }) => quantity.line.basis === 'batch')
-        .map(({ total }) => total),
+        .map((cost) => lineTotal(sheet, cost)),
       ...steps.flatMap(({ fixedCost }) => fixedCost ?? []),
       ...sheet
         .rowsOf('otherCost', 'productId', productId)

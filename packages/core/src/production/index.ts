@@ -6,6 +6,7 @@ export { equipmentUseCost } from './equipment-use.js';
 export { labourHours } from './labour-hours.js';
 export { labourRate } from './labour-rate.js';
 export { labourStepCost } from './labour-step-cost.js';
+export { lineTotal } from './line-cost.js';
 export { lossCost } from './loss-cost.js';
 export { otherCost } from './other-cost.js';
 export { ownersLabour } from './owners-labour.js';

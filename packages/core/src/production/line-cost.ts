@@ -1,13 +1,12 @@
 import { BATCH, money } from '../evaluate/units.js';
 import type { Sheet } from '../evaluate/calculation.js';
-import { gap, missing, product, sum, type Figure } from '../figure/index.js';
-import { byElement, ELEMENT_LABELS, type Element } from './elements.js';
+import { gap, missing, product, stillMadeOf, sum, type Figure } from '../figure/index.js';
+import { byElement, ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
 import { materialPrice, type MaterialPrice } from '../purchasing/index.js';
 import type { LineItem, LineQuantity } from './line-quantity.js';
 
-/** What a bill line costs for one batch, and how that falls on the elements; null where it does not touch one. */
+/** What a bill line costs for one batch by element; null where it does not touch one. */
 export interface LineCost extends Readonly<Record<Element, Figure | null>> {
-  readonly total: Figure;
   readonly quantity: LineQuantity;
   /** What it was priced at; null where the line is not linked to anything. */
   readonly price: MaterialPrice | UnitCostByElement | null;
@@ -16,10 +15,19 @@ export interface LineCost extends Readonly<Record<Element, Figure | null>> {
 /** What one good unit of a component costs by element. */
 export type UnitCostByElement = Readonly<Record<Element, Figure>>;
 
+/** What a bill line costs for one batch, all elements together. */
+export function lineTotal(sheet: Sheet, cost: LineCost): Figure {
+  const parts = ELEMENTS.map((element) => cost[element]).filter((part) => part !== null);
+  const [only] = parts;
+  if (only !== undefined && parts.length === 1) return only;
+  const subject = cost.quantity.item?.name ?? cost.quantity.line.text;
+  return sum({ name: 'Cost per batch', subject }, money(sheet).per(BATCH), parts);
+}
+
 /**
  * Cost of a bill line for one batch = quantity per batch x price of the material, or x each element of the component's
  * unit cost, so that a nested product still shows its elements. A landed add-on is an element of its own. What it cost
- * last time is taken over where neither quantity nor price has moved. Gap: a line that is not linked to anything yet.
+ * last time is taken over as far as neither quantity nor price has moved. Gap: a line that is not linked to anything yet.
  */
 export function costOfLine(
   sheet: Sheet,
@@ -29,20 +37,12 @@ export function costOfLine(
 ): LineCost {
   const { line, item, perBatch } = quantity;
   if (item === null || perBatch === null) return withoutItem(sheet, quantity);
-  if (line.materialId !== null) {
-    const price = sheet.read(materialPrice, line.materialId);
-    return isStillRight(before, quantity, price) ? before : materialLine(quantity, item, perBatch, price);
-  }
-  const unitCost = unitCostOf(line.componentId ?? '');
-  return isStillRight(before, quantity, unitCost) ? before : componentLine(sheet, quantity, item, perBatch, unitCost);
-}
-
-function isStillRight(
-  before: LineCost | undefined,
-  quantity: LineQuantity,
-  price: LineCost['price'],
-): before is LineCost {
-  return before !== undefined && before.quantity === quantity && before.price === price;
+  const price =
+    line.materialId !== null ? sheet.read(materialPrice, line.materialId) : unitCostOf(line.componentId ?? '');
+  if (before !== undefined && before.quantity === quantity && before.price === price) return before;
+  return 'listed' in price
+    ? materialLine(quantity, item, perBatch, price)
+    : componentLine(quantity, item, perBatch, price, before);
 }
 
 function withoutItem(sheet: Sheet, quantity: LineQuantity): LineCost {
@@ -53,32 +53,26 @@ function withoutItem(sheet: Sheet, quantity: LineQuantity): LineCost {
       ? gap('row-missing', null, { subject: 'a bill line' })
       : gap('not-linked', { kind: 'billLine', id, field: 'text' }, { text, subject });
   const total = missing({ name: 'Cost per batch', subject: text, unit: money(sheet).per(BATCH) }, reason);
-  return ofMaterial(quantity, null, total, total, null);
+  return ofMaterial(quantity, null, total, null);
 }
 
 function materialLine(quantity: LineQuantity, item: LineItem, perBatch: Figure, price: MaterialPrice): LineCost {
   const named = (name: string) => ({ name, subject: item.name });
-  if (price.landed === null) {
-    const total = product(named('Cost per batch'), perBatch, price.listed);
-    return ofMaterial(quantity, price, total, total, null);
-  }
+  if (price.landed === null)
+    return ofMaterial(quantity, price, product(named('Cost per batch'), perBatch, price.listed), null);
   const landed = product(named('Landed add-on per batch'), perBatch, price.landed);
-  const listed = product(named('Listed cost per batch'), perBatch, price.listed);
-  const total = sum(named('Cost per batch'), landed.unit, [listed, landed]);
-  return ofMaterial(quantity, price, total, listed, landed);
+  return ofMaterial(quantity, price, product(named('Listed cost per batch'), perBatch, price.listed), landed);
 }
 
 /** A line that falls on materials or packaging, and may have a landed add-on beside it. */
 function ofMaterial(
   quantity: LineQuantity,
   price: MaterialPrice | null,
-  total: Figure,
   listed: Figure,
   landed: Figure | null,
 ): LineCost {
   const isPackaging = quantity.item?.isPackaging ?? false;
   return {
-    total,
     quantity,
     price,
     materials: isPackaging ? null : listed,
@@ -92,24 +86,21 @@ function ofMaterial(
 
 const INSIDE = byElement((element) => `${ELEMENT_LABELS[element]} inside`);
 
+/** What has not moved inside the component is taken over, so that what it goes into has not moved either. */
 function componentLine(
-  sheet: Sheet,
   quantity: LineQuantity,
   { name: subject }: LineItem,
   perBatch: Figure,
   unitCost: UnitCostByElement,
+  before: LineCost | undefined,
 ): LineCost {
-  const parts: Figure[] = [];
   const inside = byElement((element): Figure | null => {
     const cost = unitCost[element];
     if (cost.parts.length === 0 && cost.gaps.length === 0) return null;
-    const figure = product({ name: INSIDE[element], subject }, perBatch, cost);
-    parts.push(figure);
-    return figure;
+    const called = { name: INSIDE[element], subject };
+    return stillMadeOf(before?.[element], called, [perBatch, cost]) ?? product(called, perBatch, cost);
   });
-  const total = sum({ name: 'Cost per batch', subject }, money(sheet).per(BATCH), parts);
   return {
-    total,
     quantity,
     price: unitCost,
     materials: inside.materials,

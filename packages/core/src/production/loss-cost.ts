@@ -4,7 +4,7 @@ import { difference, percentOf, quotient, sum, type Figure } from '../figure/ind
 import { PERCENT, unit } from '../quantity/index.js';
 import { batch } from './batch.js';
 import { otherCost } from './other-cost.js';
-import type { LineCost } from './line-cost.js';
+import { lineTotal, type LineCost } from './line-cost.js';
 import { cardSubtotals, lineCosts } from './product-cost.js';
 
 /** What losses cost one good unit. */
@@ -72,8 +72,10 @@ function lossByYield(
 }
 
 /** What is lost of a line's input costs one batch; null where nothing is. */
-function lostOf(sheet: Sheet, { total, quantity: { line } }: LineCost): Figure | null {
+function lostOf(sheet: Sheet, cost: LineCost): Figure | null {
+  const { line } = cost.quantity;
   if (line.lossPercent === '0') return null;
+  const total = lineTotal(sheet, cost);
   const loss = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: total.subject, unit: PERCENT });
   return percentOf({ name: 'Lost per batch', subject: total.subject }, loss, total);
 }
@@ -83,7 +85,7 @@ function spentOnGoodUnits(sheet: Sheet, productId: string, lines: readonly LineC
   const ofLines = lines
     .filter(({ quantity }) => quantity.line.basis === 'good unit')
     .map((line) => {
-      const { total } = line;
+      const total = lineTotal(sheet, line);
       const lost = lostOf(sheet, line);
       return lost === null ? total : difference({ name: 'Cost without loss', subject: total.subject }, total, lost);
     });

@@ -1,13 +1,23 @@
 import { BATCH, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { difference, gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
+import {
+  difference,
+  gap,
+  missing,
+  product,
+  quotient,
+  runningSum,
+  stillMadeOf,
+  sum,
+  type Figure,
+} from '../figure/index.js';
 import { unit, type Unit } from '../quantity/index.js';
 import { batch } from './batch.js';
 import { isInLoop } from './component-loops.js';
 import { byElement, ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
 import { equipmentUseCost } from './equipment-use.js';
 import { labourStepCost } from './labour-step-cost.js';
-import { costOfLine, type LineCost } from './line-cost.js';
+import { costOfLine, lineTotal, type LineCost } from './line-cost.js';
 import { billQuantities } from './line-quantity.js';
 import { otherCost } from './other-cost.js';
 import { recoveredScrap } from './recovered-scrap.js';
@@ -33,7 +43,7 @@ export const lineCost: Calculation<{ total: Figure }> = {
     const line = sheet.row('billLine', lineId);
     const costs = line === undefined ? [] : sheet.read(lineCosts, line.productId);
     const found = costs.find(({ quantity }) => quantity.line.id === lineId);
-    if (found !== undefined) return { total: found.total };
+    if (found !== undefined) return { total: lineTotal(sheet, found) };
     const leaf = { name: 'Cost per batch', unit: money(sheet).per(BATCH) };
     return { total: missing(leaf, gap('row-missing', null, { subject: 'a bill line' })) };
   },
@@ -71,17 +81,18 @@ export const productCost: Calculation<ProductCost> = {
     primeCost: 'Materials, labour and other costs that go straight into one good unit (prime cost).',
     variableCost: 'What one good unit costs by itself, before any share of the running costs (variable cost).',
   },
-  work(sheet, productId) {
+  work(sheet, productId, before) {
     const row = sheet.row('product', productId);
     const subject = row?.name ?? 'this product';
     const unitUnit = money(sheet).per(unit(row?.outputUnit ?? 'each'));
     const { good } = sheet.read(batch, productId);
-    const perBatch = batchCosts(sheet, productId, subject);
-    const perUnit = byElement((element) =>
-      isNothing(perBatch[element])
-        ? nothingOf(element, unitUnit)
-        : quotient({ name: ELEMENT_LABELS[element], subject }, perBatch[element], good),
-    );
+    const perBatch = batchCosts(sheet, productId, subject, before);
+    const perUnit = byElement((element) => {
+      if (isNothing(perBatch[element])) return nothingOf(element, unitUnit);
+      const called = { name: ELEMENT_LABELS[element], subject };
+      const parts = [perBatch[element], good] as const;
+      return stillMadeOf(before?.[element], called, parts) ?? quotient(called, ...parts);
+    });
     const together = (name: string, parts: readonly Figure[]) =>
       sum(
         { name, subject },
@@ -176,7 +187,12 @@ function nothingOf(element: Element, of: Unit): Figure {
 const PER_BATCH = byElement((element) => `${ELEMENT_LABELS[element]} per batch`);
 
 /** What one batch costs by element: of a quick product as typed, else the sum of its lines, steps, uses and other costs. */
-function batchCosts(sheet: Sheet, productId: string, subject: string): Record<Element, Figure> {
+function batchCosts(
+  sheet: Sheet,
+  productId: string,
+  subject: string,
+  before: ProductCost | undefined,
+): Record<Element, Figure> {
   if (sheet.row('product', productId)?.costing === 'typed totals') {
     const { good } = sheet.read(batch, productId);
     const typed = sheet.read(typedCosts, productId);
@@ -191,7 +207,7 @@ function batchCosts(sheet: Sheet, productId: string, subject: string): Record<El
   const totals = byElement((element) =>
     parts[element].length === 0
       ? nothingOf(element, batchUnit)
-      : sum({ name: PER_BATCH[element], subject }, batchUnit, parts[element]),
+      : runningSum({ name: PER_BATCH[element], subject }, batchUnit, parts[element], before?.[`${element}PerBatch`]),
   );
   const scrap = sheet.idsOf('recoveredScrap', 'productId', productId);
   if (scrap.length === 0) return totals;
