@@ -46,6 +46,8 @@ export function requireUnit(called: Called, expected: Unit, part: Figure): void 
   throw new CoreError('units-differ', `"${name}" is in ${expected.text}, but "${part.name}" is in ${part.unit.text}.`);
 }
 
+/** Told by the sign, so that no zero has to be made to compare with. */
+const isPositive = (amount: DecimalValue) => amount.isPositive() && !amount.isZero();
 const isKnown = (amount: DecimalValue | null): amount is DecimalValue => amount !== null;
 
 /** Rounded once, at the end, and not at every step. */
@@ -108,7 +110,8 @@ export function percentOf(called: Called, percent: Figure, base: Figure): Figure
 /** The whole of which a figure is so many percent: 34.00 is 85 % of 40.00. A percentage of zero or less has no whole. */
 export function wholeOf(called: Called, part: Figure, percent: Figure, whenNotPositive?: Gap): Figure {
   requireUnit(called, PERCENT, percent);
-  if (isWhole(percent) && percent.amount.lte(0)) return undivided(called, part.unit, whenNotPositive, [part, percent]);
+  if (isWhole(percent) && !isPositive(percent.amount))
+    return undivided(called, part.unit, whenNotPositive, [part, percent]);
   const amount = part.amount !== null && isWhole(percent) ? part.amount.mul(HUNDRED).div(percent.amount) : null;
   return node('whole of', called, part.unit, amount, [part, percent]);
 }

@@ -94,14 +94,13 @@ function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | null {
  * The loss is the share of the input that is lost. Gaps: no quantity, no way between the units.
  */
 function quantityPerBatch(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, units: Batch): Figure {
-  const names = { item: item.name, subject: units.productName };
-  const place = { kind: 'billLine', id: line.id, field: 'quantity' } as const;
+  const names = () => ({ item: item.name, subject: units.productName });
   const basis = line.basis === 'batch' ? BATCH : unit(units.outputUnit);
   const net = sheet.input('billLine', line, 'quantity', {
     name: 'Net quantity',
     subject: item.name,
     unit: unit(line.unit).per(basis),
-    whenEmpty: () => gap('no-quantity', place, names),
+    whenEmpty: () => gap('no-quantity', { kind: 'billLine', id: line.id, field: 'quantity' }, names()),
   });
   const inItemUnits = convertedFor(sheet, { ...itemPlace(line), name: item.name }, net, line.unit, item.unit);
   if (inItemUnits === null) {
@@ -109,7 +108,7 @@ function quantityPerBatch(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem,
     const reason = gap(
       'no-conversion',
       { ...itemPlace(line), field: 'conversions' },
-      { ...names, from: unitWord(line.unit), to: unitWord(item.unit) },
+      { ...names(), from: unitWord(line.unit), to: unitWord(item.unit) },
     );
     return missing(leaf, reason, [net]);
   }

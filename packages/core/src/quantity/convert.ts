@@ -7,19 +7,19 @@ export interface Conversion {
   readonly factor: DecimalValue;
 }
 
-const KNOWN = new Map<string, Conversion | null>();
+/** What was found, by the unit from which and then by the unit to which: bills ask for the same few again and again. */
+const KNOWN = new Map<string, Map<string, Conversion | null>>();
 
 /**
  * The way from one unit of measure to another of the same dimension, or null where there is none. Grams to pounds is a
  * division by 453.59237, since the factor itself has no end. Factors: see the table of units (NIST SP 811).
  */
 export function conversion(from: string, to: string): Conversion | null {
-  const key = `${from}→${to}`;
-  const known = KNOWN.get(key);
-  if (known !== undefined) return known;
-  const made = findConversion(from, to);
-  KNOWN.set(key, made);
-  return made;
+  let ways = KNOWN.get(from);
+  if (ways === undefined) KNOWN.set(from, (ways = new Map<string, Conversion | null>()));
+  let way = ways.get(to);
+  if (way === undefined) ways.set(to, (way = findConversion(from, to)));
+  return way;
 }
 
 function findConversion(from: string, to: string): Conversion | null {
