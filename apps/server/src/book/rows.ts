@@ -37,15 +37,28 @@ export async function componentLines(manager: EntityManager, bookId: string): Pr
 /** Text that stands in JSON as it is; what holds anything else is escaped by PostgreSQL, which takes longer. */
 const PLAIN = "'^[A-Za-z0-9 .,()%/-]*$'";
 
+type Column = Pick<FieldSpec, 'name' | 'type' | 'nullable'>;
+
+/** A column of which every value is a text in JSON that needs no escaping: it can stand between quotes as it is. */
+const isBare = ({ type, nullable }: Column) => !nullable && !['text', 'unit', 'integer', 'flag'].includes(type);
+
 /** A column as JSON, put together as text: half the time of building JSON values and writing them out. */
-function jsonOf({ name, type, nullable }: Pick<FieldSpec, 'name' | 'type' | 'nullable'>): string {
+function jsonOf({ name, type, nullable }: Column): string {
   const column = columnName(name);
   if (type === 'integer' || type === 'flag') return nullable ? `coalesce(${column}::text, 'null')` : `${column}::text`;
-  if (type === 'text' || type === 'unit') {
-    const escaped = `CASE WHEN ${column} = '' THEN '""' WHEN ${column} ~ ${PLAIN} THEN '"' || ${column} || '"' ELSE to_json(${column})::text END`;
-    return nullable ? `coalesce(${escaped}, 'null')` : escaped;
-  }
-  return nullable ? `coalesce('"' || ${column} || '"', 'null')` : `'"', ${column}, '"'`;
+  if (type !== 'text' && type !== 'unit') return `coalesce('"' || ${column} || '"', 'null')`;
+  const escaped = `CASE WHEN ${column} = '' THEN '""' WHEN ${column} ~ ${PLAIN} THEN '"' || ${column} || '"' ELSE to_json(${column})::text END`;
+  return nullable ? `coalesce(${escaped}, 'null')` : escaped;
+}
+
+/** The columns of a kind in the order in which they are written: those first that are bare, so that they share their quotes. */
+function columnsOf(kind: Kind): { readonly bare: readonly Column[]; readonly others: readonly Column[] } {
+  const columns: Column[] = [
+    { name: 'id', type: 'reference', nullable: false },
+    { name: 'version', type: 'integer', nullable: false },
+    ...fieldsOf(kind),
+  ];
+  return { bare: columns.filter(isBare), others: columns.filter((column) => !isBare(column)) };
 }
 
 /** Of these there are most; read first, they are packed while the others are read. */
@@ -53,8 +66,8 @@ const MOSTLY: readonly Kind[] = ['billLine', 'pricePoint'];
 const LARGEST_FIRST: readonly Kind[] = [...MOSTLY, ...KIND_NAMES.filter((kind) => !MOSTLY.includes(kind))];
 
 /**
- * Every row of a book as JSON text, handed out piece by piece: by kind the names of the fields once, and then the values of each row in that order
- * (`RowColumns`). PostgreSQL writes it: a book of many rows need not be taken apart and put together again on its way
+ * Every row of a book as JSON text, handed out piece by piece: by kind the names of the fields once, and then the values
+ * of each row in that order (`RowColumns`). PostgreSQL writes it: a book of many rows need not be taken apart and put together again on its way
  * through the server, and what names its fields once is less than half as long.
  */
 export async function writeRowsAsJson(
@@ -63,17 +76,14 @@ export async function writeRowsAsJson(
   write: (piece: string) => void,
 ): Promise<void> {
   for (const [index, kind] of LARGEST_FIRST.entries()) {
-    const fields = [
-      { name: 'id', type: 'reference', nullable: false },
-      { name: 'version', type: 'integer', nullable: false },
-      ...fieldsOf(kind),
-    ] as const;
+    const { bare, others } = columnsOf(kind);
+    const quoted = `'["' || concat_ws('","', ${bare.map(({ name }) => columnName(name)).join(', ')}) || '",'`;
+    const row = `${quoted} || concat_ws(',', ${others.map(jsonOf).join(', ')}) || ']'`;
     // Ordered below the aggregate, where the primary key gives the order without a sort.
     const ordered = `SELECT * FROM ${tableName(kind)} WHERE book_id = $1 ORDER BY id`;
-    const sql = `SELECT string_agg(concat('[', ${fields.map(jsonOf).join(", ',', ")}, ']'), ',') AS json
-      FROM (${ordered}) AS each`;
+    const sql = `SELECT string_agg(${row}, ',') AS json FROM (${ordered}) AS each`;
     const found: { json: string | null }[] = await manager.query(sql, [bookId]);
-    const names = JSON.stringify(fields.map(({ name }) => name));
+    const names = JSON.stringify([...bare, ...others].map(({ name }) => name));
     write(`${index === 0 ? '{' : ','}"${kind}":{"fields":${names},"rows":[`);
     write(found[0]?.json ?? '');
     write(']}');
