@@ -67,8 +67,8 @@ const LARGEST_FIRST: readonly Kind[] = [...MOSTLY, ...KIND_NAMES.filter((kind) =
 
 /**
  * Every row of a book as JSON text, handed out piece by piece: by kind the names of the fields once, and then the values
- * of each row in that order (`RowColumns`). PostgreSQL writes it: a book of many rows need not be taken apart and put together again on its way
- * through the server, and what names its fields once is less than half as long.
+ * of each row in that order (`RowColumns`). PostgreSQL writes it: a book of many rows need not be taken apart and put
+ * together again on its way through the server, and what names its fields once is less than half as long.
  */
 export async function writeRowsAsJson(
   manager: EntityManager,
