@@ -1,11 +1,15 @@
+import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { rowsOfColumns } from '@nuvar/book';
 import { chromium } from '@playwright/test';
 import { ROOT } from '../setup/paths.mjs';
 import { median, timed } from './measure.mjs';
 
-/** The built application in Debian's Chromium: first load, opening the bench book, and a price that ripples. */
+const EDITS = 15;
+
+/** The built application in Debian's Chromium: first load, opening the bench book, and edits that ripple. */
 export async function benchBrowser(server, id, cookie) {
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -16,15 +20,17 @@ export async function benchBrowser(server, id, cookie) {
   await context.addCookies([{ name, value, url: server }]);
   const page = await context.newPage();
   const scripts = await firstScripts(page, server);
-  const product = await anyProduct(server, id, cookie);
+  const product = await withDearerMaterials(server, id, cookie);
   const opening = await median(5, () => timed(() => open(page, `${server}/books/${id}/make/${product}`)));
   // As in a session at work: what is worked out ahead after opening is through.
   await page.waitForTimeout(5000);
-  const ripple = await median(15, (run) => rippled(page, run));
+  const price = await median(EDITS, () => taken(page));
+  const quantity = await median(EDITS, (run) => rippled(page, run));
   await browser.close();
   return [
     ['opening the bench book in the browser, to first figures (median of 5)', opening, '2,500 ms'],
-    ['one quantity changes: its cost seen on the product screen (median of 15)', ripple, '100 ms'],
+    [`one material's price changes: seen on the product screen (median of ${EDITS})`, price, '100 ms'],
+    [`one quantity changes: seen on the product screen (median of ${EDITS})`, quantity, '100 ms'],
     [`script before the first screen, gzipped (${scripts.files} files)`, scripts.kilobytes, '250 kB', 'kB'],
   ];
 }
@@ -36,9 +42,36 @@ async function open(page, address) {
   await page.waitForFunction(() => /\d/.test(document.querySelector('.product-card .lead-figure')?.textContent ?? ''));
 }
 
-async function anyProduct(server, id, cookie) {
+/** Makes materials of the last product dearer, one change each, so that the changes can be taken back while it is looked at. */
+async function withDearerMaterials(server, id, cookie) {
   const snapshot = await (await fetch(`${server}/api/books/${id}`, { headers: { cookie } })).json();
-  return snapshot.rows.product.rows.at(-1)[0];
+  const rows = rowsOfColumns(snapshot.rows);
+  const product = rows.product.at(-1).id;
+  const materials = rows.billLine.filter((line) => line.productId === product).map(({ materialId }) => materialId);
+  const prices = rows.supplierPrice.filter(({ materialId }) => materials.includes(materialId)).slice(0, EDITS);
+  for (const { id: priceId, price } of prices) {
+    const edit = { action: 'update', kind: 'supplierPrice', id: priceId };
+    const operations = [{ ...edit, before: { price }, after: { price: `9${price}` } }];
+    const answer = await fetch(`${server}/api/books/${id}/changes`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie },
+      body: JSON.stringify({ id: randomUUID(), operations }),
+    });
+    if (!answer.ok) throw new Error(await answer.text());
+  }
+  return product;
+}
+
+/** Takes a change of a price back by its keys and waits, inside the page, until the cost card shows another figure. */
+function taken(page) {
+  return page.evaluate(async () => {
+    const figure = () => document.querySelector('.product-card .lead-figure .figure')?.textContent;
+    const before = figure();
+    const begun = performance.now();
+    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', ctrlKey: true, bubbles: true }));
+    while (figure() === before) await new Promise((done) => requestAnimationFrame(done));
+    return performance.now() - begun;
+  });
 }
 
 /** Types another quantity of a material and waits, inside the page, until the cost card shows another figure. */

@@ -18,29 +18,35 @@ type Index = Map<string, Map<string, StoredRow>>;
 
 const keyOf = (value: unknown) => (typeof value === 'string' ? value.toLowerCase() : undefined);
 
-/** Keeps rows in memory. An index by a field is built when that field is first asked for, and kept up from then on. */
+/**
+ * Keeps rows in memory. What finds them, by id or by the value of a field, is built when a kind is first looked up that
+ * way, and kept up from then on: a large book is not sorted before anybody asks.
+ */
 export function bookRows(initial: Partial<RowsByKind> = {}): BookRows {
   const byId = new Map<Kind, Map<string, StoredRow>>();
-  for (const kind of KIND_NAMES) {
+  const indexes = new Map<string, Index>();
+  const rowsOfKind = (kind: Kind): Map<string, StoredRow> => {
+    const known = byId.get(kind);
+    if (known !== undefined) return known;
     const ofKind = new Map<string, StoredRow>();
     for (const row of initial[kind] ?? []) ofKind.set(row.id, row);
     byId.set(kind, ofKind);
-  }
-  const indexes = new Map<string, Index>();
-  const rowsOfKind = (kind: Kind) => byId.get(kind) as Map<string, StoredRow>;
+    return ofKind;
+  };
+  const valuesOf = (kind: Kind): Iterable<StoredRow> => byId.get(kind)?.values() ?? initial[kind] ?? [];
 
   const enter = (index: Index, field: string, row: StoredRow) => {
     const key = keyOf(fieldValue(row, field));
     if (key === undefined) return;
-    const bucket = index.get(key);
-    if (bucket === undefined) index.set(key, new Map([[row.id, row]]));
-    else bucket.set(row.id, row);
+    let bucket = index.get(key);
+    if (bucket === undefined) index.set(key, (bucket = new Map<string, StoredRow>()));
+    bucket.set(row.id, row);
   };
   const indexBy = (kind: Kind, field: string): Index => {
     const known = indexes.get(`${kind}/${field}`);
     if (known !== undefined) return known;
     const index: Index = new Map();
-    for (const row of rowsOfKind(kind).values()) enter(index, field, row);
+    for (const row of valuesOf(kind)) enter(index, field, row);
     indexes.set(`${kind}/${field}`, index);
     return index;
   };
@@ -67,7 +73,7 @@ export function bookRows(initial: Partial<RowsByKind> = {}): BookRows {
         return [rowsOfKind(kind).get(value)].filter((row) => row !== undefined) as unknown as StoredRow<K>[];
       return [...(indexBy(kind, field).get(value.toLowerCase())?.values() ?? [])] as unknown as StoredRow<K>[];
     },
-    all: <K extends Kind>(kind: K) => [...rowsOfKind(kind).values()] as unknown as StoredRow<K>[],
+    all: <K extends Kind>(kind: K) => [...valuesOf(kind)] as unknown as StoredRow<K>[],
     count: (kind) => rowsOfKind(kind).size,
     put,
     apply: (writes) => writes.forEach((write) => put(write.kind, write.id, write.after)),
