@@ -1,5 +1,4 @@
 export { evaluate, WHOLE_BOOK, type Evaluation, type Override } from './evaluate/index.js';
-export { slopes } from './figure/index.js';
 export { minorDigits, steppedPrice } from './money/index.js';
 export {
   adjusted,

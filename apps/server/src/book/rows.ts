@@ -1,4 +1,4 @@
-import { fieldsOf, KIND_NAMES, type FieldSpec, type Kind, type StoredRow } from '@nuvar/book';
+import { fieldsOf, KIND_NAMES, storedFields, type Kind, type StoredField, type StoredRow } from '@nuvar/book';
 import type { EntityManager } from 'typeorm';
 import { columnName, tableName } from '../database/tables.js';
 
@@ -7,8 +7,9 @@ const asText = (type: string) => (type === 'day' || type === 'decimal' ? '::text
 
 /** The columns of a kind under their field names. */
 function selection(kind: Kind): string {
-  const fields = fieldsOf(kind).map(({ name, type }) => `${columnName(name)}${asText(type)} AS "${name}"`);
-  return ['id', 'version', ...fields].join(', ');
+  return storedFields(kind)
+    .map(({ name, type }) => `${columnName(name)}${asText(type)} AS "${name}"`)
+    .join(', ');
 }
 
 /** The rows of a kind in a book whose column has one of the values; texts are compared without regard to capitals. */
@@ -37,13 +38,11 @@ export async function componentLines(manager: EntityManager, bookId: string): Pr
 /** Text that stands in JSON as it is; what holds anything else is escaped by PostgreSQL, which takes longer. */
 const PLAIN = "'^[A-Za-z0-9 .,()%/-]*$'";
 
-type Column = Pick<FieldSpec, 'name' | 'type' | 'nullable'>;
-
 /** A column of which every value is a text in JSON that needs no escaping: it can stand between quotes as it is. */
-const isBare = ({ type, nullable }: Column) => !nullable && !['text', 'unit', 'integer', 'flag'].includes(type);
+const isBare = ({ type, nullable }: StoredField) => !nullable && !['text', 'unit', 'integer', 'flag'].includes(type);
 
 /** A column as JSON, put together as text: half the time of building JSON values and writing them out. */
-function jsonOf({ name, type, nullable }: Column): string {
+function jsonOf({ name, type, nullable }: StoredField): string {
   const column = columnName(name);
   if (type === 'integer' || type === 'flag') return nullable ? `coalesce(${column}::text, 'null')` : `${column}::text`;
   if (type !== 'text' && type !== 'unit') return `coalesce('"' || ${column} || '"', 'null')`;
@@ -52,12 +51,8 @@ function jsonOf({ name, type, nullable }: Column): string {
 }
 
 /** The columns of a kind in the order in which they are written: those first that are bare, so that they share their quotes. */
-function columnsOf(kind: Kind): { readonly bare: readonly Column[]; readonly others: readonly Column[] } {
-  const columns: Column[] = [
-    { name: 'id', type: 'reference', nullable: false },
-    { name: 'version', type: 'integer', nullable: false },
-    ...fieldsOf(kind),
-  ];
+function columnsOf(kind: Kind): { readonly bare: readonly StoredField[]; readonly others: readonly StoredField[] } {
+  const columns = storedFields(kind);
   return { bare: columns.filter(isBare), others: columns.filter((column) => !isBare(column)) };
 }
 

@@ -2,7 +2,6 @@ import {
   applyChange,
   bookRows,
   changedFields,
-  fieldValue,
   rowsOfColumns,
   type Applied,
   type BookRows,
@@ -139,10 +138,4 @@ function told(writes: readonly Write[]): void {
 function announce(kinds: Iterable<Kind>): void {
   for (const kind of kinds) versions.set(kind, (versions.get(kind) ?? 0) + 1);
   listeners.forEach((listener) => listener());
-}
-
-/** The order in which rows are shown: by position where they have one, else as they were made. */
-export function inOrder<Row extends { readonly id: string }>(rows: readonly Row[]): Row[] {
-  const position = (row: Row) => (fieldValue(row, 'position') as number | undefined) ?? 0;
-  return [...rows].sort((one, other) => position(one) - position(other) || (one.id < other.id ? -1 : 1));
 }

@@ -1,8 +1,8 @@
-import { type Kind, type Operation, type Problem, type RowOf, type StoredRow } from '@nuvar/book';
+import { inOrder, type Kind, type Operation, type Problem, type RowOf, type StoredRow } from '@nuvar/book';
 import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store.js';
 import { edit } from './edit.js';
-import { inOrder, model } from './model.js';
+import { model } from './model.js';
 
 /** The address of the open book, under which its screens stand. */
 export function useBookPath(): string {

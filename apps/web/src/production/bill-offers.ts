@@ -1,4 +1,4 @@
-import Fuse from 'fuse.js';
+import { alike } from '../controls/alike.js';
 import { offersFor, type Offer } from '../controls/offers.js';
 
 interface Linkable {
@@ -17,28 +17,21 @@ const MOST_OFFERED = 8;
  */
 export function billOffers(items: readonly Linkable[]): (typed: string, isLinking: boolean) => Offer[] {
   const options = items.map(({ id, label }) => ({ value: id, label }));
-  let fuse: Fuse<Linkable> | null = null;
+  const find = alike(items, [{ name: 'label', weight: 3 }, 'words']);
   return (typed, isLinking) => {
     const text = typed.trim().replace(/^\+\s*/, '');
     if (text === '') return offersFor(options, '');
-    fuse ??= new Fuse(items, {
-      keys: [{ name: 'label', weight: 3 }, 'words'],
-      threshold: 0.4,
-      ignoreLocation: true,
-      minMatchCharLength: 2,
-    });
     const fitting = offersFor(options, text).slice(0, MOST_OFFERED);
-    const alike = fuse
-      .search(text, { limit: MOST_OFFERED })
-      .map(({ item }): Offer => ({ value: item.id, label: item.label }))
+    const others = find(text, MOST_OFFERED)
+      .map(({ id, label }): Offer => ({ value: id, label }))
       .filter(({ value }) => !fitting.some((offer) => offer.value === value));
     const isThere = fitting.some(({ label }) => label.toLowerCase() === text.toLowerCase());
-    const others: Offer[] = isThere
+    const toMake: Offer[] = isThere
       ? []
       : [
           { value: 'new material', label: `New material "${text}"`, typed: `+${text}` },
           { value: 'text', label: `Keep "${text}" as text, link it later`, typed: text },
         ];
-    return isLinking ? [...fitting, ...alike, ...others] : [...fitting, ...others, ...alike];
+    return isLinking ? [...fitting, ...others, ...toMake] : [...fitting, ...toMake, ...others];
   };
 }

@@ -1,8 +1,8 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { Link } from 'react-router';
 import { updateOf } from '../book/operations.js';
-import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { useAll, useSettings } from '../book/use-book.js';
+import { BackLink } from '../controls/back-link.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
@@ -41,7 +41,6 @@ const runWriter: GridWriter<Run, RunPatch> = {
 export function EquipmentScreen() {
   const machines = useAll('equipment');
   const runs = useAll('equipmentRun');
-  const path = useBookPath();
   const settings = useSettings();
   const { locale, currency } = settings;
   const machineColumns = useMemo((): Column<Machine, Partial<Machine>>[] => {
@@ -69,11 +68,7 @@ export function EquipmentScreen() {
   const runColumns = useMemo(() => columnsOfRuns(machines, locale, currency), [machines, locale, currency]);
   return (
     <div className="page">
-      <p>
-        <Link className="link" to={`${path}/make`}>
-          Back to the products
-        </Link>
-      </p>
+      <BackLink to="make">Back to the products</BackLink>
       <h1 className="screen-title">Equipment</h1>
       <div className="fields mb-4 max-w-xl">
         <RowField

@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { Link } from 'react-router';
-import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { useAll, useSettings } from '../book/use-book.js';
+import { BackLink } from '../controls/back-link.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
@@ -14,7 +14,6 @@ const writer = rowsWriter<Row>('labourGrade', { needs: 'name' });
 /** What an hour of each kind of work costs, the owner's own among them. */
 export function GradesScreen() {
   const grades = useAll('labourGrade');
-  const path = useBookPath();
   const { locale, currency } = useSettings();
   const columns = useMemo((): Column<Row, Partial<Row>>[] => {
     const own = (field: keyof Row & string, width: string, header?: string) =>
@@ -38,11 +37,7 @@ export function GradesScreen() {
   }, [locale, currency]);
   return (
     <div className="page">
-      <p>
-        <Link className="link" to={`${path}/make`}>
-          Back to the products
-        </Link>
-      </p>
+      <BackLink to="make">Back to the products</BackLink>
       <Grid
         title="Labour grades"
         rows={grades}

@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { Link } from 'react-router';
-import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { useAll, useSettings } from '../book/use-book.js';
+import { BackLink } from '../controls/back-link.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import type { Column } from '../controls/grid-model.js';
@@ -14,7 +14,6 @@ const writer = rowsWriter<Row>('channel', { needs: 'name' });
 /** Where the products are sold, and what each place takes of a sale. */
 export function ChannelsScreen() {
   const channels = useAll('channel');
-  const path = useBookPath();
   const { locale, currency } = useSettings();
   const columns = useMemo((): Column<Row, Partial<Row>>[] => {
     const own = (field: keyof Row & string, width: string, header: string) =>
@@ -29,11 +28,7 @@ export function ChannelsScreen() {
   }, [locale, currency]);
   return (
     <div className="page">
-      <p>
-        <Link className="link" to={`${path}/sell`}>
-          Back to the prices
-        </Link>
-      </p>
+      <BackLink to="sell">Back to the prices</BackLink>
       <Grid
         title="Places to sell"
         rows={channels}

@@ -9,9 +9,17 @@ export {
 } from './change.js';
 export { describeWrites } from './describe-change.js';
 export { findLoop } from './find-loop.js';
+export { inOrder } from './in-order.js';
 export { readChange } from './read-change.js';
 export { removalOf } from './removal-of.js';
 export { bookRows, rowsByKind, type BookRows, type RowsByKind } from './book-rows.js';
 export { changedFields, reverseOperations, withoutVersion } from './reverse-change.js';
-export { fieldValue, type BookReader, type StoredRow, type Write } from './stored-row.js';
+export {
+  fieldValue,
+  storedFields,
+  type BookReader,
+  type StoredField,
+  type StoredRow,
+  type Write,
+} from './stored-row.js';
 export { columnsOfRows, rowsOfColumns, type KindColumns, type RowColumns } from './row-columns.js';

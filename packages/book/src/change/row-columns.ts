@@ -1,6 +1,6 @@
-import { fieldsOf, KIND_NAMES } from '../kinds.js';
+import { KIND_NAMES } from '../kinds.js';
 import type { RowsByKind } from './book-rows.js';
-import { fieldValue } from './stored-row.js';
+import { fieldValue, storedFields } from './stored-row.js';
 
 /** The rows of one kind with the names of their fields said once: the n-th value of a row is its n-th field. */
 export interface KindColumns {
@@ -31,7 +31,7 @@ function rowOf(fields: readonly string[], values: readonly unknown[]): Record<st
 export function columnsOfRows(rows: RowsByKind): RowColumns {
   return Object.fromEntries(
     KIND_NAMES.map((kind) => {
-      const fields = ['id', 'version', ...fieldsOf(kind).map(({ name }) => name)];
+      const fields = storedFields(kind).map(({ name }) => name);
       return [kind, { fields, rows: rows[kind].map((row) => fields.map((field) => fieldValue(row, field))) }];
     }),
   );

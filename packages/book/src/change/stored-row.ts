@@ -1,7 +1,20 @@
-import type { Kind, RowOf } from '../kinds.js';
+import type { FieldSpec } from '../fields/index.js';
+import { fieldsOf, type Kind, type RowOf } from '../kinds.js';
 
 /** A row as it is kept: its fields, and a version that rises by one with every update. */
 export type StoredRow<K extends Kind = Kind> = RowOf<K> & { readonly version: number };
+
+/** What has to be known of a field to keep it. */
+export type StoredField = Pick<FieldSpec, 'name' | 'type' | 'nullable'>;
+
+/** The fields of a kind of row as it is kept: its id and version, and then those that its class declares. */
+export function storedFields(kind: Kind): readonly StoredField[] {
+  return [
+    { name: 'id', type: 'reference', nullable: false },
+    { name: 'version', type: 'integer', nullable: false },
+    ...fieldsOf(kind),
+  ];
+}
 
 /** What the rules of a change need to know of a book. Web and server each offer it over what they hold. */
 export interface BookReader {

@@ -1,4 +1,4 @@
-import { fieldValue, type Kind, type RowOf, type RowsByKind, type StoredRow, type Write } from '@nuvar/book';
+import { fieldValue, inOrder, type Kind, type RowOf, type RowsByKind, type Write } from '@nuvar/book';
 import { gap, input, isFigure, sameValue, type Figure, type PublishedOf } from '../figure/index.js';
 import { CoreError } from '../number/index.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from './calculation.js';
@@ -198,11 +198,6 @@ function forgetFrom(reader: Cell, place: number): void {
   for (const each of dropped) removeDependent(each, reader);
 }
 
-/** Position where rows have one, else the order in which their ids were made. */
-function inOrder<K extends Kind>(rows: readonly StoredRow<K>[]): StoredRow<K>[] {
-  const position = (row: StoredRow<K>) => (fieldValue(row, 'position') as number | undefined) ?? 0;
-  return [...rows].sort((one, other) => position(one) - position(other) || (one.id < other.id ? -1 : 1));
-}
 const idOf = ({ id }: { readonly id: string }) => id;
 
 /** Gives the figures of a result the keys under which they can be asked for. A figure keeps the first key it got. */

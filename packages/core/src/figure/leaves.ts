@@ -72,6 +72,11 @@ export function missing(leaf: Leaf, reason: Gap, parts: readonly Figure[] = NO_P
   };
 }
 
+/** A figure of a row that is gone, or that points to one that is; `subject` says in words what was to be worked out of it. */
+export function ofMissingRow(leaf: Leaf, subject: string): Figure {
+  return missing(leaf, gap('row-missing', null, { subject }));
+}
+
 /** The gap of a division by nothing, where no better sentence fits. */
 export function dividedByNothing(name: string, divisor: Figure): Gap {
   return gap('divided-by-nothing', divisor.place, { name: name.toLowerCase(), divisor: divisor.name.toLowerCase() });

@@ -1,7 +1,17 @@
 import type { RowOf } from '@nuvar/book';
 import { DAY, MONTH, money, WEEK, YEAR } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { choice, constant, gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
+import {
+  choice,
+  constant,
+  gap,
+  missing,
+  ofMissingRow,
+  product,
+  quotient,
+  type Figure,
+  type Gap,
+} from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { addMonths } from '../calendar/index.js';
 import { MONTHS_A_YEAR, openDays, WEEKS_A_YEAR } from './open-days.js';
@@ -24,10 +34,7 @@ export const runningCost: Calculation<{ perMonth: Figure; perOpenDay: Figure }> 
     const subject = row?.name ?? '';
     const perMonth =
       row === undefined
-        ? missing(
-            { name: 'Per month', unit: money(sheet).per(MONTH) },
-            gap('row-missing', null, { subject: 'a running cost' }),
-          )
+        ? ofMissingRow({ name: 'Per month', unit: money(sheet).per(MONTH) }, 'a running cost')
         : monthly(sheet, row);
     return {
       perMonth,

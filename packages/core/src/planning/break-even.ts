@@ -1,6 +1,16 @@
 import { bookCurrency, money } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { choice, gap, missing, product, quotient, rounded, type Figure, type Gap } from '../figure/index.js';
+import {
+  choice,
+  gap,
+  missing,
+  ofMissingRow,
+  product,
+  quotient,
+  rounded,
+  type Figure,
+  type Gap,
+} from '../figure/index.js';
 import { fixedDigits, ONE } from '../number/index.js';
 import { minorDigits } from '../money/index.js';
 import { unit } from '../quantity/index.js';
@@ -37,10 +47,7 @@ export const candidateSale: Calculation<CandidateSale> = {
     const owner = row && sheet.row('product', row.productId);
     const channel = row && sheet.row('channel', row.channelId);
     if (row === undefined || owner === undefined || channel === undefined) {
-      const gone = missing(
-        { name: 'Candidate price', unit: money(sheet) },
-        gap('row-missing', null, { subject: 'a candidate price' }),
-      );
+      const gone = ofMissingRow({ name: 'Candidate price', unit: money(sheet) }, 'a candidate price');
       return { price: gone, beforeTax: gone, contribution: gone };
     }
     const place = { kind: 'candidatePrice', id: row.id, field: 'price' } as const;

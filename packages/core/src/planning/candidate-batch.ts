@@ -1,6 +1,6 @@
 import { BATCH, HOUR, money } from '../evaluate/units.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { difference, gap, missing, percentOf, product, quotient, sum, type Figure } from '../figure/index.js';
+import { difference, gap, ofMissingRow, percentOf, product, quotient, sum, type Figure } from '../figure/index.js';
 import { overhead } from '../overhead/index.js';
 import {
   batch,
@@ -100,10 +100,7 @@ export const candidateBatch: Calculation<CandidateBatch> = {
     const row = sheet.row('candidateBatch', id);
     const owner = row && sheet.row('product', row.productId);
     if (row === undefined || owner === undefined) {
-      const gone = missing(
-        { name: 'Batch size', unit: unit('each') },
-        gap('row-missing', null, { subject: 'a batch size' }),
-      );
+      const gone = ofMissingRow({ name: 'Batch size', unit: unit('each') }, 'a batch size');
       return { size: gone, variableCost: gone, fullCost: gone, setUpPerUnit: gone };
     }
     const named = (name: string) => ({ name, subject: owner.name });

@@ -1,7 +1,17 @@
 import type { RowOf } from '@nuvar/book';
 import { HOUR, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { difference, gap, missing, percentOf, product, quotient, sum, type Figure } from '../figure/index.js';
+import {
+  difference,
+  gap,
+  missing,
+  ofMissingRow,
+  percentOf,
+  product,
+  quotient,
+  sum,
+  type Figure,
+} from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 
 const KILOWATT_HOUR = unit('kWh');
@@ -17,7 +27,7 @@ export const equipmentRate: Calculation<{ perHour: Figure }> = {
   work(sheet, id) {
     const row = sheet.row('equipment', id);
     const leaf = { name: 'Cost per hour', subject: row?.name ?? 'a machine', unit: money(sheet).per(HOUR) };
-    if (row === undefined) return { perHour: missing(leaf, gap('row-missing', null, { subject: 'a product' })) };
+    if (row === undefined) return { perHour: ofMissingRow(leaf, 'a product') };
     const parts = [energy(sheet, row), wear(sheet, row), upkeep(sheet, row)].filter((part) => part !== null);
     const nothing = gap('no-equipment-cost', { kind: 'equipment', id, field: 'powerKilowatts' }, { subject: row.name });
     return { perHour: parts.length === 0 ? missing(leaf, nothing) : sum(leaf, leaf.unit, parts) };

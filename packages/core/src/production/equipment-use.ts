@@ -1,7 +1,7 @@
 import { BATCH, MINUTE, money, PLACE } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import type { RowOf } from '@nuvar/book';
-import { gap, missing, product, type Figure, type Gap } from '../figure/index.js';
+import { gap, missing, ofMissingRow, product, type Figure, type Gap } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { converted } from '../purchasing/index.js';
 import { batch } from './batch.js';
@@ -30,7 +30,7 @@ export const equipmentUseCost: Calculation<EquipmentUseCost> = {
     const row = sheet.row('equipmentUse', id);
     const leaf = (subject: string) => ({ name: 'Equipment', subject, unit: money(sheet).per(BATCH) });
     const none = (figure: Figure) => ({ perBatch: figure, taken: null, rate: null });
-    if (row === undefined) return none(missing(leaf(''), gap('row-missing', null, { subject: 'a product' })));
+    if (row === undefined) return none(ofMissingRow(leaf(''), 'a product'));
     const { started, outputUnit, productName } = sheet.read(batch, row.productId);
     const machine = machineOf(sheet, row);
     if (machine === null) {

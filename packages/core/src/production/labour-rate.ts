@@ -1,6 +1,6 @@
 import { HOUR, money } from '../evaluate/units.js';
 import type { Calculation } from '../evaluate/calculation.js';
-import { constant, gap, missing, percentOf, sum, wholeOf, type Figure } from '../figure/index.js';
+import { constant, gap, ofMissingRow, percentOf, sum, wholeOf, type Figure } from '../figure/index.js';
 import { PERCENT } from '../quantity/index.js';
 
 /**
@@ -16,10 +16,7 @@ export const labourRate: Calculation<{ perHour: Figure }> = {
     const perHour = money(sheet).per(HOUR);
     if (grade === undefined)
       return {
-        perHour: missing(
-          { name: 'Labour rate', unit: perHour },
-          gap('row-missing', null, { subject: 'a labour step' }),
-        ),
+        perHour: ofMissingRow({ name: 'Labour rate', unit: perHour }, 'a labour step'),
       };
     const subject = grade.name;
     const wage = sheet.input('labourGrade', grade, 'wagePerHour', {

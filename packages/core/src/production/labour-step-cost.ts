@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
 import { BATCH, HOUR, MINUTE, money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
+import { gap, missing, ofMissingRow, product, quotient, sum, type Figure } from '../figure/index.js';
 import { NUMBER, unit } from '../quantity/index.js';
 import { converted } from '../purchasing/index.js';
 import { batch } from './batch.js';
@@ -31,10 +31,9 @@ export const labourStepCost: Calculation<LabourStepCost> = {
     const step = sheet.row('labourStep', stepId);
     const costUnit = money(sheet).per(BATCH);
     if (step === undefined) {
-      const gone = gap('row-missing', null, { subject: 'a labour step' });
       return {
-        hours: missing({ name: 'Hours', unit: HOUR.per(BATCH) }, gone),
-        cost: missing({ name: 'Labour', unit: costUnit }, gone),
+        hours: ofMissingRow({ name: 'Hours', unit: HOUR.per(BATCH) }, 'a labour step'),
+        cost: ofMissingRow({ name: 'Labour', unit: costUnit }, 'a labour step'),
         fixedHours: null,
         fixedCost: null,
       };

@@ -1,6 +1,6 @@
 import { BATCH, money } from '../evaluate/units.js';
 import type { Calculation } from '../evaluate/calculation.js';
-import { gap, missing, product, type Figure } from '../figure/index.js';
+import { gap, ofMissingRow, product, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { batch } from './batch.js';
 
@@ -11,7 +11,7 @@ export const otherCost: Calculation<{ perBatch: Figure }> = {
   work(sheet, id) {
     const row = sheet.row('otherCost', id);
     const leaf = { name: 'Other cost', subject: row?.name ?? '', unit: money(sheet).per(BATCH) };
-    if (row === undefined) return { perBatch: missing(leaf, gap('row-missing', null, { subject: 'a product' })) };
+    if (row === undefined) return { perBatch: ofMissingRow(leaf, 'a product') };
     const owner = sheet.row('product', row.productId);
     const whenEmpty = () =>
       gap(

@@ -4,6 +4,7 @@ import {
   difference,
   gap,
   missing,
+  ofMissingRow,
   product,
   quotient,
   runningSum,
@@ -45,7 +46,7 @@ export const lineCost: Calculation<{ total: Figure }> = {
     const found = costs.find(({ quantity }) => quantity.line.id === lineId);
     if (found !== undefined) return { total: lineTotal(sheet, found) };
     const leaf = { name: 'Cost per batch', unit: money(sheet).per(BATCH) };
-    return { total: missing(leaf, gap('row-missing', null, { subject: 'a bill line' })) };
+    return { total: ofMissingRow(leaf, 'a bill line') };
   },
 };
 

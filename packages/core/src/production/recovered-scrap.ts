@@ -1,6 +1,6 @@
 import { BATCH, money } from '../evaluate/units.js';
 import type { Calculation } from '../evaluate/calculation.js';
-import { gap, missing, product, type Figure } from '../figure/index.js';
+import { gap, ofMissingRow, product, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 
 /** What is won back from a batch is worth: quantity per batch x worth per unit. It lowers the cost of materials. */
@@ -11,7 +11,7 @@ export const recoveredScrap: Calculation<{ perBatch: Figure }> = {
     const row = sheet.row('recoveredScrap', id);
     const subject = row?.name ?? '';
     const leaf = { name: 'Recovered scrap', subject, unit: money(sheet).per(BATCH) };
-    if (row === undefined) return { perBatch: missing(leaf, gap('row-missing', null, { subject: 'a product' })) };
+    if (row === undefined) return { perBatch: ofMissingRow(leaf, 'a product') };
     const ask = (field: 'quantity' | 'worth') => () =>
       gap('no-scrap', { kind: 'recoveredScrap', id, field }, { subject });
     const quantity = sheet.input('recoveredScrap', row, 'quantity', {

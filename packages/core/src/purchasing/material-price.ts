@@ -8,6 +8,7 @@ import {
   gap,
   largest,
   missing,
+  ofMissingRow,
   percentOf,
   product,
   quotient,
@@ -51,7 +52,7 @@ export const materialPrice: Calculation<MaterialPrice> = {
     const subject = material?.name ?? 'this material';
     const leaf = { name: NAME, subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
     if (material === undefined) {
-      const perBaseUnit = missing(leaf, gap('row-missing', null, { subject }));
+      const perBaseUnit = ofMissingRow(leaf, subject);
       return { perBaseUnit, listed: perBaseUnit, landed: null };
     }
     const basis = material.planningBasis ?? sheet.settings().planningBasis;

@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
 import { money } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { difference, gap, missing, percentOf, type Figure } from '../figure/index.js';
+import { difference, gap, ofMissingRow, percentOf, type Figure } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { netProceedsAt, type NetProceeds } from './sale.js';
 import { saleTerms, THE_WHOLE, type SaleTerms } from './sale-terms.js';
@@ -71,7 +71,7 @@ function afterDiscount(sheet: Sheet, point: RowOf<'pricePoint'>, price: Figure, 
 }
 
 function gone(sheet: Sheet): SetPrice {
-  const figure = missing({ name: 'Price', unit: money(sheet) }, gap('row-missing', null, { subject: 'a price' }));
+  const figure = ofMissingRow({ name: 'Price', unit: money(sheet) }, 'a price');
   const proceeds = { beforeTax: figure, tax: figure, paid: figure, fees: figure, afterFees: figure };
   return { price: figure, discounted: figure, ...proceeds, undiscounted: proceeds, sold: null };
 }

@@ -1,6 +1,5 @@
 import { useEffect, useState, type ClipboardEvent, type DragEvent } from 'react';
-import { Link } from 'react-router';
-import { useBookPath, useMayEdit } from '../../book/use-book.js';
+import { useMayEdit } from '../../book/use-book.js';
 import { ImportPreview } from './import-preview.js';
 import { readPasted, type ReadSource } from './read-file.js';
 import { startReading } from './start-reading.js';
@@ -13,7 +12,6 @@ interface Reading {
 
 /** Takes in a supplier's price list or invoice: from a file or pasted, previewed row by row, then as one change. */
 export function ImportScreen() {
-  const path = useBookPath();
   const mayEdit = useMayEdit();
   const [source, setSource] = useState<ReadSource | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -42,11 +40,7 @@ export function ImportScreen() {
   };
   return (
     <div className="page">
-      <p>
-        <Link className="link" to={`${path}/buy`}>
-          Back to the materials
-        </Link>
-      </p>
+      <BackLink to="buy">Back to the materials</BackLink>
       <h1 className="screen-title">Take in a price list or an invoice</h1>
       {!mayEdit && <p className="empty">You may look at this book, and not change it.</p>}
       {mayEdit && (
