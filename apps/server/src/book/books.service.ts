@@ -35,8 +35,14 @@ interface Snapshot {
   readonly rows: RowColumns;
 }
 
-/** A journal entry as it is read: who, when, and what was before and after. */
-export type HistoryEntry = Omit<JournalEntry, 'bookId' | 'digest' | 'format'> & { readonly userName: string };
+/** A journal entry as it is read: who, when, and what was before and after. `writeCount` counts them all. */
+export type HistoryEntry = Omit<JournalEntry, 'bookId' | 'digest' | 'format'> & {
+  readonly userName: string;
+  readonly writeCount: number;
+};
+
+/** Of a change of many rows, the history says the first ones and counts the others. */
+const WRITES_TOLD = 10;
 
 /** Books as wholes: made, listed, read, taken in from files and written to them. Their rows change by changes only. */
 @Injectable()
@@ -107,9 +113,14 @@ export class BooksService {
     return this.entries(`book_id = $1 AND revision > $2 ORDER BY revision LIMIT $3`, [bookId, revision, most]);
   }
 
-  /** The changes before a revision, newest first. */
+  /** The changes before a revision, newest first, to be told: of each no more than its first writes. */
   before(bookId: string, revision: number, most: number): Promise<HistoryEntry[]> {
-    return this.entries(`book_id = $1 AND revision < $2 ORDER BY revision DESC LIMIT $3`, [bookId, revision, most]);
+    const where = `book_id = $1 AND revision < $2 ORDER BY revision DESC LIMIT $3`;
+    return this.entries(
+      where,
+      [bookId, revision, most],
+      `jsonb_path_query_array(writes, '$[0 to ${WRITES_TOLD - 1}]')`,
+    );
   }
 
   /** What a person may want to take back: their own changes, newest first, without the making of the book. */
@@ -121,9 +132,10 @@ export class BooksService {
     ]);
   }
 
-  private entries(where: string, values: unknown[]): Promise<HistoryEntry[]> {
+  private entries(where: string, values: unknown[], writes = 'writes'): Promise<HistoryEntry[]> {
     return this.database.query(
-      `SELECT revision, change_id AS "changeId", user_id AS "userId", users.name AS "userName", at, undoes, writes
+      `SELECT revision, change_id AS "changeId", user_id AS "userId", users.name AS "userName", at, undoes,
+         ${writes} AS writes, jsonb_array_length(writes) AS "writeCount"
        FROM journal JOIN users ON users.id = journal.user_id WHERE ${where}`,
       values,
     );

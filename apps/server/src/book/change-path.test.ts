@@ -1,4 +1,4 @@
-import { newId, rowsOfColumns, type Operation, type RowColumns, type RowsByKind } from '@nuvar/book';
+import { newId, rowsOfColumns, type Operation, type RowColumns, type RowsByKind, type Write } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { codesOf, material, signUp, testServer, type Person } from '../testing/client.js';
@@ -146,6 +146,20 @@ describe('the one write path', () => {
       undoes: string;
     }[];
     expect(last?.undoes).toBe(id);
+  });
+
+  it('tells of a change of many rows the first ones, and how many there are', async () => {
+    const { revision } = await snapshot();
+    const many = Array.from({ length: 25 }, (_each, index) => material(`Spice ${index}`).operation);
+    await owner.change(bookId, many).expect(200);
+    const told = (await owner.get(`/api/books/${bookId}/changes`)).body as { writes: Write[]; writeCount: number }[];
+    expect(told[0]?.writeCount).toBe(25);
+    expect(told[0]?.writes.map(({ after }) => after)).toMatchObject([
+      { name: 'Spice 0' },
+      ...Array.from({ length: 9 }, (_each, index) => ({ name: `Spice ${index + 1}` })),
+    ]);
+    const whole = (await owner.get(`/api/books/${bookId}/changes?since=${revision}`)).body as { writes: Write[] }[];
+    expect(whole.map(({ writes }) => writes.length)).toEqual([25]);
   });
 
   it.each<[what: string, status: number, code: string, operations: () => unknown[]]>([

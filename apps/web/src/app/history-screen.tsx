@@ -57,7 +57,7 @@ export function HistoryScreen() {
 function Entry({ entry }: { entry: HistoryEntry }) {
   const { locale } = useSettings();
   const sentences = describeWrites(entry.writes, namesOf(model.rows, entry.writes));
-  const left = sentences.length - MOST_SENTENCES;
+  const left = entry.writeCount - MOST_SENTENCES;
   return (
     <li>
       <p className="text-soft text-sm">

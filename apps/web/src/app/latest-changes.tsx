@@ -32,7 +32,9 @@ export function LatestChanges() {
       <ul className="changes">
         {entries.slice(0, MOST).map((entry) => (
           <li key={entry.revision}>
-            <span>{entry.revision === 1 ? 'The book was made' : labelOf(model.rows, entry.writes)}</span>
+            <span>
+              {entry.revision === 1 ? 'The book was made' : labelOf(model.rows, entry.writes, entry.writeCount)}
+            </span>
             <span className="text-soft text-sm">
               {entry.userName}, {momentWords(entry.at, locale)}
             </span>

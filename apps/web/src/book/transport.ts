@@ -14,7 +14,9 @@ export interface HistoryEntry {
   readonly userName: string;
   readonly at: string;
   readonly undoes: string | null;
+  /** Where the history is told, no more than the first ones of them. */
   readonly writes: readonly Write[];
+  readonly writeCount: number;
 }
 
 /** What the server answered: what was asked for, or why not. `status` 0 means that it did not answer. */

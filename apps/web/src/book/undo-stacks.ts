@@ -23,10 +23,10 @@ export function namesOf(rows: BookRows, writes: readonly Write[] = []): (id: str
   };
 }
 
-/** What a change did, in one line. */
-export function labelOf(rows: BookRows, writes: readonly Write[]): string {
-  const sentences = describeWrites(writes, namesOf(rows, writes));
-  return sentences.length > 1 ? `${sentences[0]}, and ${sentences.length - 1} more` : (sentences[0] ?? '');
+/** What a change did, in one line; `count` where not all that it wrote is there. */
+export function labelOf(rows: BookRows, writes: readonly Write[], count = writes.length): string {
+  const [first = ''] = describeWrites(writes.slice(0, 1), namesOf(rows, writes));
+  return count > 1 ? `${first}, and ${count - 1} more` : first;
 }
 
 /** Puts one change on the stacks: an edit clears what could be redone; an undo moves it there, a redo back. */
