@@ -1,0 +1,111 @@
+import type { StoredRow } from '@nuvar/book';
+import { fieldColumn } from '../controls/field-column.js';
+import { figureColumn, type Column } from '../controls/grid-model.js';
+import { isRefusal, readAnyQuantity, readQuantity, unitChoices } from '../controls/read-field.js';
+import { knownUnits, readUnit } from '../controls/known-units.js';
+import { typedText, unitWords } from '../figures/format.js';
+import { isPriced } from '../purchasing/material-rows.js';
+import { billOffers } from './bill-offers.js';
+import { pointingTo, type Line, type LinePatch } from './bill-writer.js';
+import { unitsNear, type Item } from './line-items.js';
+
+const BASIS_WORDS = { batch: 'batch', 'started unit': 'unit started', 'good unit': 'good unit' };
+
+const isUnlinked = (line: Line | null) => line !== null && line.text !== '';
+
+/** A small whole number without a unit, of something that nobody has measured yet: so many pieces. */
+const isFew = (value: string) => /^\d{1,2}$/.test(value) && Number(value) <= 24;
+
+/** The columns of a bill: how each cell is read, and what it offers. */
+export function billColumns(
+  items: ReadonlyMap<string, Item>,
+  { id: productId, name: ownName }: StoredRow<'product'>,
+  locale: string,
+  currency: string,
+): Column<Line, LinePatch>[] {
+  const all = [...items.values()].filter((item) => !item.archived);
+  const itemOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '');
+  const offered = all.map(({ id, label }) => ({ value: id, label }));
+  const offers = billOffers(all);
+  const basis = fieldColumn<Line>('billLine', 'basis', locale, { width: '7rem', words: BASIS_WORDS });
+  const loss = fieldColumn<Line>('billLine', 'lossPercent', locale, { width: '4rem', header: 'Loss, %' });
+  return [
+    {
+      id: 'item',
+      header: 'Material or component',
+      width: 'auto',
+      type: 'item',
+      placeholder: 'Type a material',
+      blankPlace: `${productId}.bill`,
+      options: () => offered,
+      offers: (typed, line) => offers(typed, isUnlinked(line)),
+      awaitsPick: isUnlinked,
+      place: ({ id }) => `${id}.text`,
+      text: (line) => itemOf(line)?.label ?? line.text,
+      read: (text) => {
+        const typed = text.trim();
+        const found = all.find((item) => item.label.toLowerCase() === typed.toLowerCase());
+        if (found !== undefined) return { patch: pointingTo(found), shown: found.label };
+        if (typed.toLowerCase() === ownName.toLowerCase()) return { refusal: `${ownName} cannot contain itself.` };
+        if (typed.length > 121) return { refusal: 'Name can have at most 120 characters.' };
+        if (typed === '' || typed === '+') return { refusal: 'A line needs a material or a component.' };
+        if (typed.startsWith('+'))
+          return { patch: { newItem: typed.slice(1).trim() }, shown: `${typed.slice(1).trim()} (new material)` };
+        return { patch: { text: typed, materialId: null, componentId: null }, shown: `${typed} (not linked yet)` };
+      },
+    },
+    {
+      id: 'quantity',
+      header: 'Quantity',
+      width: '5.5rem',
+      type: 'number',
+      place: ({ id }) => `${id}.quantity`,
+      text: (line) => (line.quantity === null ? '' : typedText(line.quantity, locale)),
+      read: (text, line) => {
+        if (text.trim() === '') return { patch: { quantity: null }, shown: '' };
+        const item = line && itemOf(line);
+        const isOpen = line?.materialId != null && !isPriced(line.materialId);
+        const reading = isOpen
+          ? readAnyQuantity(text, locale)
+          : readQuantity(text, locale, item?.units ?? knownUnits());
+        if (isRefusal(reading)) return reading;
+        const { value } = reading;
+        const unit = reading.unit ?? (isOpen && line.quantity === null && isFew(value) ? 'each' : null);
+        return {
+          patch: unit === null ? { quantity: value } : { quantity: value, unit },
+          shown: `${typedText(value, locale)} ${unit ?? ''}`.trim(),
+        };
+      },
+    },
+    {
+      id: 'unit',
+      header: 'Unit',
+      width: '5rem',
+      type: 'choice',
+      place: ({ id }) => `${id}.unit`,
+      text: (line) => unitWords(line.unit),
+      options: (line) => {
+        const fitting = [...new Set((line && itemOf(line)?.units) ?? unitsNear('each'))];
+        const kept = line !== null && !fitting.includes(line.unit) ? [line.unit, ...fitting] : fitting;
+        return unitChoices(kept);
+      },
+      read: (text) => {
+        const unit = readUnit(text);
+        return unit === undefined
+          ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
+          : { patch: { unit }, shown: unitWords(unit) };
+      },
+    },
+    basis,
+    loss,
+    figureColumn({
+      id: 'cost',
+      header: `${currency} per batch`,
+      width: '6rem',
+      view: 'card',
+      of: (line: Line) => line.productId,
+      pick: (card, line) => card.rowCosts[line.id],
+      digits: 2,
+    }),
+  ];
+}
