@@ -1,0 +1,29 @@
+import { columnsOfRows, newId, readBookFile, rowsByKind, type BookRows, type Operation } from '@nuvar/book';
+import { quillfernPottery } from '@nuvar/book/demo';
+import { evaluate, type Evaluation } from '@nuvar/core';
+import { today } from '../app/today.js';
+import { model } from '../book/model.js';
+
+/** Opens the demo book in the page's own model, as a snapshot would, without a server. */
+export function openDemo(): void {
+  const rows = readBookFile(quillfernPottery());
+  if (Array.isArray(rows)) throw new RangeError(rows.map(({ sentence }) => sentence).join(' '));
+  const columns = columnsOfRows(rowsByKind(rows as BookRows));
+  model.open(JSON.stringify({ revision: 1, role: 'owner', rows: columns }), []);
+}
+
+/** Makes one change of operations and returns the sentences of what stands against it; none where it was made. */
+export function changed(operations: readonly Operation[]): readonly string[] {
+  const applied = model.edit({ id: newId(), operations });
+  return applied.ok ? [] : applied.problems.map(({ sentence }) => sentence);
+}
+
+/** The figures of the book as it is shown now. */
+export const figuresNow = (): Evaluation => evaluate(rowsByKind(model.rows), today());
+
+/** The one row of that name. */
+export function named<K extends 'material' | 'product' | 'labourGrade'>(kind: K, name: string) {
+  const [found] = model.rows.rowsWith(kind, 'name', name);
+  if (found === undefined) throw new RangeError(`The demo book has no ${kind} "${name}".`);
+  return found;
+}
