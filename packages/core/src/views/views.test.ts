@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Figure } from '../figure/index.js';
 import { Decimal, decimal, ZERO } from '../number/index.js';
 import { demoRows, evaluated } from '../testing/evaluated.js';
-import { reportOf, VIEWS } from './index.js';
+import { reportOf, VIEWS, workAhead } from './index.js';
 
 const rows = demoRows();
 const evaluation = evaluated(rows);
@@ -134,4 +134,16 @@ it('every working adds up: each figure is what its parts come to by its operatio
     if (expected !== null) near(expected, next.amount ?? ZERO);
   }
   expect(seen.size).toBeGreaterThan(600);
+});
+
+it('what was worked out ahead, all or a part, changes no view', () => {
+  const expected = [VIEWS.overview(evaluation, 'book'), VIEWS.overhead(evaluation, 'book')];
+  for (const steps of [0, 5, Infinity]) {
+    const ahead = evaluated(rows);
+    const work = workAhead(ahead);
+    let taken = 0;
+    while (taken < steps && work.next().done !== true) taken += 1;
+    expect(taken).toBe(Math.min(steps, products.length * 2 + rows.all('pricePoint').length));
+    expect([VIEWS.overview(ahead, 'book'), VIEWS.overhead(ahead, 'book')]).toEqual(expected);
+  }
 });
