@@ -64,12 +64,18 @@ describe('a change', () => {
           after: { price: '33.50' },
         },
         { action: 'create', kind: 'material', row: { id: newId(), name: 'Black slip' } },
+        {
+          action: 'create',
+          kind: 'exchangeRate',
+          row: { id: newId(), currency: 'USD', validFrom: '2026-01-01', rate: '0.9' },
+        },
       ],
     });
     const names = (id: string) => (id === slip.id ? slip.name : undefined);
     expect(describeWrites(writes, names)).toEqual([
       'White slip (supplier price): pack price 31.00 → 33.50',
       'Black slip (material) added',
+      'USD (exchange rate) added',
     ]);
   });
 

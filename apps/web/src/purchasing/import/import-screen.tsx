@@ -62,7 +62,7 @@ export function ImportScreen() {
             CSV, XLSX, or a UBL 2.1 invoice (XML); it can be dropped here too. Or paste rows from a spreadsheet:
           </span>
           <textarea
-            className="input-line import-paste"
+            className={`input-line import-paste ${source === null ? 'h-24' : ''}`}
             aria-label="Paste rows here"
             placeholder="Paste rows here"
             value=""
@@ -70,6 +70,13 @@ export function ImportScreen() {
             onPaste={onPaste}
           />
         </div>
+      )}
+      {mayEdit && source === null && reading === null && (
+        <p className="text-soft mt-3 max-w-3xl">
+          One row a material, with its columns in any order; a row that names them helps. Before anything is written you
+          see what each row will do: a new material, a new price and by how much it differs, or why it is not
+          understood. What you take in is one change, and one undo takes all of it back.
+        </p>
       )}
       {reading !== null && (
         <p role="status" className="flex items-center gap-3 mt-3">
