@@ -1,4 +1,5 @@
 export { batch } from './batch.js';
+export { cardSubtotals } from './card-subtotals.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
 export { equipmentRate } from './equipment-rate.js';
 export { runCost } from './equipment-run.js';
@@ -10,6 +11,6 @@ export { lineTotal } from './line-cost.js';
 export { lossCost } from './loss-cost.js';
 export { otherCost } from './other-cost.js';
 export { ownersLabour } from './owners-labour.js';
-export { cardSubtotals, lineCost, lineCosts, productCost, type ProductCost } from './product-cost.js';
+export { lineCost, lineCosts, productCost, type ProductCost } from './product-cost.js';
 export { recoveredScrap } from './recovered-scrap.js';
 export { typedCosts } from './typed-costs.js';

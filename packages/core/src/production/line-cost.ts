@@ -19,7 +19,8 @@ export type UnitCostByElement = Readonly<Record<Element, Figure>>;
 export function lineTotal(sheet: Sheet, cost: LineCost): Figure {
   const parts = ELEMENTS.map((element) => cost[element]).filter((part) => part !== null);
   const [only] = parts;
-  if (only !== undefined && parts.length === 1) return only;
+  // Of a material it is called what it is; of a component, the one element inside it is not the line.
+  if (only !== undefined && parts.length === 1 && cost.quantity.line.componentId === null) return only;
   const subject = cost.quantity.item?.name ?? cost.quantity.line.text;
   return sum({ name: 'Cost per batch', subject }, money(sheet).per(BATCH), parts);
 }

@@ -5,7 +5,8 @@ import { PERCENT, unit } from '../quantity/index.js';
 import { batch } from './batch.js';
 import { otherCost } from './other-cost.js';
 import { lineTotal, type LineCost } from './line-cost.js';
-import { cardSubtotals, lineCosts } from './product-cost.js';
+import { cardSubtotals } from './card-subtotals.js';
+import { lineCosts } from './product-cost.js';
 
 /** What losses cost one good unit. */
 export interface LossCost {
