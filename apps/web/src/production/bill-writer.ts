@@ -3,7 +3,7 @@ import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations
 import { model } from '../book/model.js';
 import type { GridWriter } from '../controls/grid-model.js';
 import { copyInBook, removalInBook } from '../controls/rows-writer.js';
-import { measuredBy, newMaterial } from '../purchasing/material-rows.js';
+import { costedBy, measuredBy, newMaterial } from '../purchasing/material-rows.js';
 import type { Item } from './line-items.js';
 
 export type Line = StoredRow<'billLine'>;
@@ -47,8 +47,7 @@ export function billWriter(productId: string, items: ReadonlyMap<string, Item>):
     const made = madeWithin(before, 'material', newItem);
     if (made !== undefined) return { made: [], fields: { ...patch, materialId: made, componentId: null, text: '' } };
     const id = newId();
-    const packUnit = patch.unit ?? 'kg';
-    const baseUnit = Object.entries(SMALL_UNITS).find(([, small]) => small === packUnit)?.[0] ?? packUnit;
+    const baseUnit = costedBy(patch.unit ?? 'kg');
     return {
       made: newMaterial(id, { name: newItem, baseUnit }),
       fields: { unit: SMALL_UNITS[baseUnit] ?? baseUnit, ...patch, materialId: id, componentId: null, text: '' },

@@ -143,11 +143,14 @@ const COSTED_BY: Readonly<Record<string, string>> = {
   'cm²': 'm²',
 };
 
+/** The unit by which something is costed that is used in another: what is used by the gram is costed by the kilogram. */
+export const costedBy = (unit: string) => COSTED_BY[unit] ?? unit;
+
 /** The operations by which a material without a price comes to be measured as it is used; none where it fits already. */
 export function measuredBy(materialId: string, unit: string): Operation[] {
   const material = model.rows.row('material', materialId);
   if (material === undefined || isSameDimension(unit, material.baseUnit) || isPriced(materialId)) return [];
-  const baseUnit = COSTED_BY[unit] ?? unit;
+  const baseUnit = costedBy(unit);
   const packs = model.rows.rowsWith('supplierPrice', 'materialId', materialId);
   return [
     ...updateOf('material', material, { baseUnit }),
