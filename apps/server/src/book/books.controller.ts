@@ -116,7 +116,7 @@ export class BooksController {
   @Get('books/:id/changes')
   @ApiOperation({
     summary:
-      "What came after a revision (`since`), before one (`before`), or one's own latest (`own`), with who and when",
+      "What came after a revision (`since`), before one (`before`: of each the first writes, and how many there are), or one's own latest (`own`), with who and when",
   })
   async history(
     @Param('id') id: string,

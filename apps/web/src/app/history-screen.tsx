@@ -56,8 +56,8 @@ export function HistoryScreen() {
 
 function Entry({ entry }: { entry: HistoryEntry }) {
   const { locale } = useSettings();
-  const sentences = describeWrites(entry.writes, namesOf(model.rows, entry.writes));
-  const left = entry.writeCount - MOST_SENTENCES;
+  const sentences = describeWrites(entry.writes.slice(0, MOST_SENTENCES), namesOf(model.rows, entry.writes));
+  const left = entry.writeCount - sentences.length;
   return (
     <li>
       <p className="text-soft text-sm">
@@ -69,7 +69,7 @@ function Entry({ entry }: { entry: HistoryEntry }) {
         {entry.undoes !== null && <p className="font-semibold">Taken back:</p>}
         {entry.revision === 1 && <p className="font-semibold">The book was made</p>}
         <ul>
-          {sentences.slice(0, MOST_SENTENCES).map((sentence, index) => (
+          {sentences.map((sentence, index) => (
             <li key={index}>{sentence}</li>
           ))}
         </ul>
