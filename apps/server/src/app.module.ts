@@ -13,6 +13,7 @@ import { BooksService } from './book/books.service.js';
 import { ChangeService } from './book/change.service.js';
 import { FiguresController } from './book/figures.controller.js';
 import { MembershipService } from './book/membership.service.js';
+import { SnapshotsService } from './book/snapshots.service.js';
 import { dataSource } from './database/data-source.js';
 import { DemoService } from './demo/demo.service.js';
 import { HealthController } from './http/health.controller.js';
@@ -37,6 +38,7 @@ export class AppModule {
         BooksService,
         ChangeService,
         MembershipService,
+        SnapshotsService,
         BookEvents,
         DemoService,
         { provide: SessionPool, useFactory: () => new SessionPool({ connectionString: databaseUrl, max: 5 }) },

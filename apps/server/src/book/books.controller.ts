@@ -1,3 +1,5 @@
+import { pipeline } from 'node:stream/promises';
+import { createGunzip } from 'node:zlib';
 import { problem, ProblemError, readChange } from '@nuvar/book';
 import {
   Body,
@@ -12,19 +14,21 @@ import {
   Post,
   Put,
   Query,
+  Req,
   Res,
   Sse,
   UseGuards,
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { Response } from 'express';
-import { interval, map, merge, type Observable } from 'rxjs';
+import type { Request, Response } from 'express';
+import { finalize, interval, map, merge, type Observable } from 'rxjs';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { readTexts } from '../http/read-body.js';
 import { BookEvents } from './book-events.service.js';
 import { BooksService, type BookSummary, type HistoryEntry } from './books.service.js';
 import { ChangeService } from './change.service.js';
 import { MembershipService } from './membership.service.js';
+import { SnapshotsService } from './snapshots.service.js';
 
 const MOST_ENTRIES = 200;
 const LATEST_ENTRIES = 50;
@@ -41,6 +45,7 @@ export class BooksController {
     @Inject(ChangeService) private readonly changes: ChangeService,
     @Inject(MembershipService) private readonly membership: MembershipService,
     @Inject(BookEvents) private readonly events: BookEvents,
+    @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
   ) {}
 
   @Get('books')
@@ -67,19 +72,21 @@ export class BooksController {
 
   @Get('books/:id')
   @ApiOperation({
-    summary: 'The snapshot of a book: all its rows, by kind the fields once and then the values, and their revision',
+    summary:
+      'The snapshot of a book: all its rows, by kind the fields once and then the values, and their revision. The header Book-Role says in which role it is read',
   })
-  async snapshot(@Param('id') id: string, @PersonId() personId: string, @Res() response: Response): Promise<void> {
-    const role = await this.membership.require(id, personId);
+  async snapshot(
+    @Param('id') id: string,
+    @PersonId() personId: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    response.set('Book-Role', await this.membership.require(id, personId));
+    const packed = await this.snapshots.packed(id);
     response.type('application/json');
-    try {
-      await this.books.writeSnapshot(id, role, (piece) => response.write(piece));
-      response.end();
-    } catch (error) {
-      if (!response.headersSent) throw error;
-      // Half a snapshot is none: whoever waits for the rest sees the connection break, and asks again.
-      response.destroy(error instanceof Error ? error : undefined);
-    }
+    if (request.acceptsEncodings('gzip') === false) return pipeline(packed, createGunzip(), response);
+    response.set('Content-Encoding', 'gzip');
+    await pipeline(packed, response);
   }
 
   @Delete('books/:id')
@@ -137,7 +144,7 @@ export class BooksController {
     await this.membership.require(id, personId);
     // A word every half minute keeps proxies from closing a quiet connection.
     const heartbeat = interval(30_000).pipe(map(() => ({ type: 'heartbeat', data: '' })));
-    return merge(this.events.of(id), heartbeat);
+    return merge(this.events.of(id), heartbeat).pipe(finalize(() => this.snapshots.renewSoon(id)));
   }
 
   @Get('books/:id/members')

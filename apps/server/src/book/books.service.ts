@@ -3,7 +3,6 @@ import {
   newId,
   ProblemError,
   readBookFile,
-  rowsOfColumns,
   withoutVersion,
   writeBookFile,
   bookRows,
@@ -11,8 +10,6 @@ import {
   type BookRows,
   type Change,
   type Operation,
-  type RowColumns,
-  type RowsByKind,
   type StoredRow,
 } from '@nuvar/book';
 import { Inject, Injectable } from '@nestjs/common';
@@ -20,19 +17,13 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { Books, Journal, Members, type JournalEntry, type Role } from '../database/entities.js';
 import { ChangeService } from './change.service.js';
-import { writeRowsAsJson } from './rows.js';
+import { SnapshotsService } from './snapshots.service.js';
 
 export interface BookSummary {
   readonly id: string;
   readonly name: string;
   readonly currency: string;
   readonly role: Role;
-}
-
-interface Snapshot {
-  readonly revision: number;
-  readonly role: Role;
-  readonly rows: RowColumns;
 }
 
 /** A journal entry as it is read: who, when, and what was before and after. `writeCount` counts them all. */
@@ -50,6 +41,7 @@ export class BooksService {
   constructor(
     @InjectDataSource() private readonly database: DataSource,
     @Inject(ChangeService) private readonly changes: ChangeService,
+    @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
   ) {}
 
   listFor(userId: string): Promise<BookSummary[]> {
@@ -84,28 +76,8 @@ export class BooksService {
     return bookId;
   }
 
-  /**
-   * All rows of a book with the revision that they are of, read in one view of the database, as JSON text that is handed
-   * out piece by piece: what has been read can be packed and sent while the rest is read.
-   */
-  writeSnapshot(bookId: string, role: Role, write: (piece: string) => void): Promise<void> {
-    return this.database.transaction('REPEATABLE READ', async (manager) => {
-      const book = await manager.getRepository(Books).findOneByOrFail({ id: bookId });
-      write(`{"revision":${book.revision},"role":"${role}","rows":`);
-      await writeRowsAsJson(manager, bookId, write);
-      write('}');
-    });
-  }
-
-  /** All rows of a book by kind. */
-  async rowsOf(bookId: string): Promise<RowsByKind> {
-    const pieces: string[] = [];
-    await this.writeSnapshot(bookId, 'reader', (piece) => pieces.push(piece));
-    return rowsOfColumns((JSON.parse(pieces.join('')) as Snapshot).rows);
-  }
-
   async file(bookId: string): Promise<BookFile> {
-    return writeBookFile(bookRows(await this.rowsOf(bookId)));
+    return writeBookFile(bookRows(await this.snapshots.rowsOf(bookId)));
   }
 
   /** The changes after a revision, oldest first; at most `most` of them. */

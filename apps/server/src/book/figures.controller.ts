@@ -3,8 +3,8 @@ import { problem, ProblemError } from '@nuvar/book';
 import { Controller, Get, Inject, Param, Query, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
-import { BooksService } from './books.service.js';
 import { MembershipService } from './membership.service.js';
+import { SnapshotsService } from './snapshots.service.js';
 
 /** The figures of a book for scripts and spreadsheets: the same code as in the browser, over the stored rows. */
 @ApiTags('figures')
@@ -12,7 +12,7 @@ import { MembershipService } from './membership.service.js';
 @UseGuards(SignedInGuard)
 export class FiguresController {
   constructor(
-    @Inject(BooksService) private readonly books: BooksService,
+    @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
     @Inject(MembershipService) private readonly membership: MembershipService,
   ) {}
 
@@ -46,6 +46,6 @@ export class FiguresController {
         problem('invalid-field', { field: 'asOf', values: { detail: '"asOf" must be a day such as 2026-03-31.' } }),
       ]);
     }
-    return evaluate(await this.books.rowsOf(id), day);
+    return evaluate(await this.snapshots.rowsOf(id), day);
   }
 }

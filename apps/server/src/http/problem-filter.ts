@@ -20,6 +20,8 @@ export class ProblemFilter implements ExceptionFilter {
 
   catch(thrown: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
+    // Half an answer is none: whoever waits for the rest sees the connection break, and asks again.
+    if (response.headersSent || response.destroyed) return void response.destroy();
     const problems = this.problemsOf(thrown);
     const first = problems[0] as Problem;
     const rows = thrown instanceof ConflictError ? { rows: thrown.rows } : {};

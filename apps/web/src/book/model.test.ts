@@ -19,7 +19,6 @@ const salt = {
 } as StoredRow<'material'>;
 const SNAPSHOT = JSON.stringify({
   revision: 1,
-  role: 'owner',
   rows: columnsOfRows(rowsByKind(bookRows({ material: [salt] }))),
 });
 const shown = () => model.rows.row('material', salt.id);

@@ -36,13 +36,10 @@ export const sync = {
     sync.close();
     model.expect();
     const outbox = outboxOf(personId, bookId);
-    const [snapshot, history, pending] = await Promise.all([
-      transport.snapshot(bookId),
-      transport.ownLatest(bookId),
-      outbox.waiting(),
-    ]);
+    const [[snapshot, history], pending] = await Promise.all([transport.opening(bookId), outbox.waiting()]);
     if (!snapshot.ok) return openingOf(snapshot.status);
-    const { revision, role } = model.open(snapshot.value, pending);
+    const { text, role } = snapshot.value;
+    const { revision } = model.open(text, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, ...stacks }));
     current = { handle, bookId, outbox, events: null, busy: false, again: false, timer: undefined, closed: false };

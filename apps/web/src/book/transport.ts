@@ -3,8 +3,13 @@ import type { Role } from './book-slice.js';
 
 export interface Snapshot {
   readonly revision: number;
-  readonly role: Role;
   readonly rows: RowColumns;
+}
+
+/** The text of a `Snapshot`, which page and worker each read for themselves, and in which role it was read. */
+export interface SnapshotText {
+  readonly text: string;
+  readonly role: Role;
 }
 
 export interface HistoryEntry {
@@ -30,24 +35,20 @@ export type Answer<Value> =
     };
 
 async function ask<Value>(path: string, init?: RequestInit): Promise<Answer<Value>> {
-  return askText(path, init).then((answer) => (answer.ok ? parsed<Value>(answer.value) : answer));
-}
-
-/** An answer that is no JSON is none: something stands between the page and the server. */
-function parsed<Value>(text: string): Answer<Value> {
-  try {
-    return { ok: true, value: JSON.parse(text) as Value };
-  } catch {
-    return NO_ANSWER;
-  }
+  return answerOf(path, init, async (response) => JSON.parse(await response.text()) as Value);
 }
 
 const NO_ANSWER = { ok: false, status: 0, problems: [], rows: [] } as const;
 
-async function askText(path: string, init?: RequestInit): Promise<Answer<string>> {
+/** An answer that cannot be read is none: something stands between the page and the server. */
+async function answerOf<Value>(
+  path: string,
+  init: RequestInit | undefined,
+  read: (response: Response) => Promise<Value>,
+): Promise<Answer<Value>> {
   try {
     const response = await fetch(path, { credentials: 'same-origin', ...init });
-    if (response.ok) return { ok: true, value: await response.text() };
+    if (response.ok) return { ok: true, value: await read(response) };
     const body: unknown = await response.json().catch(() => null);
     const refused = (body ?? {}) as { problems?: Problem[]; rows?: { kind: string; row: StoredRow | null }[] };
     return {
@@ -61,22 +62,31 @@ async function askText(path: string, init?: RequestInit): Promise<Answer<string>
   }
 }
 
-/** A snapshot that was asked for before the page knew who is there. */
-let early: { readonly bookId: string; readonly answer: Promise<Answer<string>> } | null = null;
+/** What it takes to open a book: its snapshot, and what one could take back. */
+type OpeningAnswers = readonly [Answer<SnapshotText>, Answer<HistoryEntry[]>];
 
-async function snapshotOf(bookId: string): Promise<Answer<string>> {
-  const known = early?.bookId === bookId ? await early.answer : null;
-  early = null;
-  return known?.ok ? known : askText(`/api/books/${bookId}`);
-}
+const askOpening = (bookId: string): Promise<OpeningAnswers> =>
+  Promise.all([
+    answerOf(`/api/books/${bookId}`, undefined, async (response): Promise<SnapshotText> => ({
+      text: await response.text(),
+      role: (response.headers.get('Book-Role') ?? 'reader') as Role,
+    })),
+    ask<HistoryEntry[]>(`/api/books/${bookId}/changes?own=true`),
+  ]);
+
+/** What was asked for before the page knew who is there. */
+let early: { readonly bookId: string; readonly answers: Promise<OpeningAnswers> } | null = null;
 
 export const transport = {
-  /** Asks for a snapshot at once: it is on its way while the page is still being put together. */
-  expectSnapshot(bookId: string): void {
-    early = { bookId, answer: askText(`/api/books/${bookId}`) };
+  /** Asks at once for what opens a book: it is on its way while the page is still being put together. */
+  expect(bookId: string): void {
+    early = { bookId, answers: askOpening(bookId) };
   },
-  /** The text of a `Snapshot`: page and worker each read it for themselves. */
-  snapshot: snapshotOf,
+  async opening(bookId: string): Promise<OpeningAnswers> {
+    const known = early?.bookId === bookId ? await early.answers : null;
+    early = null;
+    return known?.[0].ok ? known : askOpening(bookId);
+  },
   send: (bookId: string, change: Change) =>
     ask<{ revision: number }>(`/api/books/${bookId}/changes`, {
       method: 'POST',
@@ -86,6 +96,5 @@ export const transport = {
   since: (bookId: string, revision: number) => ask<HistoryEntry[]>(`/api/books/${bookId}/changes?since=${revision}`),
   latest: (bookId: string, before?: number) =>
     ask<HistoryEntry[]>(`/api/books/${bookId}/changes${before === undefined ? '' : `?before=${before}`}`),
-  ownLatest: (bookId: string) => ask<HistoryEntry[]>(`/api/books/${bookId}/changes?own=true`),
   events: (bookId: string) => new EventSource(`/api/books/${bookId}/events`),
 };

@@ -12,6 +12,7 @@ const listeners = new Map<string, Set<Listener>>();
 const leaving = new Map<string, ReturnType<typeof setTimeout>>();
 const questions = new Map<number, (views: readonly string[]) => void>();
 let worker: Worker | null = null;
+let hasBook = false;
 let nextQuestion = 1;
 let fresh: string[] = [];
 
@@ -19,8 +20,9 @@ const tell = (message: ToWorker) => worker?.postMessage(message);
 
 /** The page's side of the worker in which the open book is evaluated. */
 export const engine = {
-  /** Starts the worker, so that its script is there when the book comes. */
+  /** Starts a worker, where none waits for a book, so that its script is there when the book comes. */
   prepare(): void {
+    if (worker !== null && !hasBook) return;
     engine.close();
     worker = new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<FromWorker>) => receive(data);
@@ -29,6 +31,7 @@ export const engine = {
   /** Evaluates a book as of a day, from the text of its snapshot. */
   open(snapshot: string, asOf: string): void {
     if (worker === null) engine.prepare();
+    hasBook = true;
     views.clear();
     tell({ type: 'open', snapshot, asOf });
     if (listeners.size > 0) tell({ type: 'watch', keys: [...listeners.keys()] });
@@ -37,6 +40,7 @@ export const engine = {
   close(): void {
     worker?.terminate();
     worker = null;
+    hasBook = false;
     views.clear();
     for (const [key, timer] of leaving) {
       clearTimeout(timer);

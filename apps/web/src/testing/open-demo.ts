@@ -9,7 +9,7 @@ export function openDemo(): void {
   const rows = readBookFile(quillfernPottery());
   if (Array.isArray(rows)) throw new RangeError(rows.map(({ sentence }) => sentence).join(' '));
   const columns = columnsOfRows(rowsByKind(rows as BookRows));
-  model.open(JSON.stringify({ revision: 1, role: 'owner', rows: columns }), []);
+  model.open(JSON.stringify({ revision: 1, rows: columns }), []);
 }
 
 /** Makes one change of operations and returns the sentences of what stands against it; none where it was made. */
