@@ -73,6 +73,7 @@ test('an edit made while the page is fetching what is new is sent all the same',
   await type(page, 'Price, EUR', 'Thread', '4');
   letGo();
   await saved(page);
+  await page.unrouteAll({ behavior: 'wait' });
   await page.reload();
   await expect(cell(page, 'Price, EUR', 'Thread')).toHaveValue('4');
 });
