@@ -1,5 +1,5 @@
 import type { Kind, RowOf } from '@nuvar/book';
-import type { Figure, Gap } from '../figure/index.js';
+import type { Figure, Gap, Place } from '../figure/index.js';
 import type { Unit } from '../quantity/index.js';
 
 /** What a calculation reads from. Whatever it reads, it depends on, and is worked out again when that changes. */
@@ -23,8 +23,8 @@ export interface InputLeaf {
   readonly name: string;
   readonly subject?: string;
   readonly unit: Unit;
-  /** What to say where the field is empty. Fields that cannot be empty need none. */
-  readonly whenEmpty?: () => Gap;
+  /** What to say where the field, at this place, is empty. Fields that cannot be empty need none. */
+  readonly whenEmpty?: (place: Place) => Gap;
 }
 
 /**

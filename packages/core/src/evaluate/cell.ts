@@ -27,9 +27,12 @@ export interface Cell {
   dependencies: Cell[];
   /** While it is worked out: how many of its dependencies of last time have been read again, in the same order. */
   readAgain: number;
-  /** On most cells one other depends, or none; there are many cells, and a set for each would weigh more than they do. */
-  dependents: Cell | Set<Cell> | null;
+  /** On most cells one other depends, or few; there are many cells, and a set for each would weigh more than they do. */
+  dependents: Cell | Cell[] | Set<Cell> | null;
 }
+
+/** Looking through so many takes no longer than asking a set. */
+const FEW = 64;
 
 export function newCell(of: Cell['of'], id: string): Cell {
   const calculation = 'work' in of ? of : null;
@@ -49,35 +52,37 @@ export function newCell(of: Cell['of'], id: string): Cell {
   };
 }
 
-export function hasDependent(cell: Cell, reader: Cell): boolean {
-  return cell.dependents === reader || (cell.dependents instanceof Set && cell.dependents.has(reader));
+export function hasDependent({ dependents }: Cell, reader: Cell): boolean {
+  if (dependents instanceof Set) return dependents.has(reader);
+  return Array.isArray(dependents) ? dependents.includes(reader) : dependents === reader;
 }
 
 /** Returns false where the reader is known to depend on the cell already. */
 export function addDependent(cell: Cell, reader: Cell): boolean {
   const { dependents } = cell;
-  if (dependents === reader) return false;
   if (dependents === null) {
     cell.dependents = reader;
     return true;
   }
-  if (!(dependents instanceof Set)) {
-    cell.dependents = new Set([dependents, reader]);
-    return true;
-  }
-  const { size } = dependents;
-  return dependents.add(reader).size > size;
+  if (hasDependent(cell, reader)) return false;
+  if (dependents instanceof Set) dependents.add(reader);
+  else if (!Array.isArray(dependents)) cell.dependents = [dependents, reader];
+  else if (dependents.length < FEW) dependents.push(reader);
+  else cell.dependents = new Set(dependents).add(reader);
+  return true;
 }
 
 export function removeDependent(cell: Cell, reader: Cell): void {
-  if (cell.dependents === reader) cell.dependents = null;
-  else if (cell.dependents instanceof Set) cell.dependents.delete(reader);
+  const { dependents } = cell;
+  if (dependents === reader) cell.dependents = null;
+  else if (dependents instanceof Set) dependents.delete(reader);
+  else if (Array.isArray(dependents)) cell.dependents = dependents.filter((each) => each !== reader);
 }
 
 /** Marks everything that depends on a cell, however far up, as to be looked at. */
-export function markDependentsStale(cell: Cell): void {
-  if (cell.dependents instanceof Set) cell.dependents.forEach(markStale);
-  else if (cell.dependents !== null) markStale(cell.dependents);
+export function markDependentsStale({ dependents }: Cell): void {
+  if (dependents instanceof Set || Array.isArray(dependents)) dependents.forEach(markStale);
+  else if (dependents !== null) markStale(dependents);
 }
 
 function markStale(cell: Cell): void {

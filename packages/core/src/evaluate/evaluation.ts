@@ -1,5 +1,5 @@
 import { fieldValue, inOrder, type Kind, type RowOf, type RowsByKind, type Write } from '@nuvar/book';
-import { gap, input, isFigure, sameValue, type Figure, type PublishedOf } from '../figure/index.js';
+import { emptyInput, gap, input, isFigure, sameValue, type Figure, type PublishedOf } from '../figure/index.js';
 import { CoreError } from '../number/index.js';
 import { WHOLE_BOOK, type Calculation, type Sheet } from './calculation.js';
 import { addDependent, hasDependent, markDependentsStale, removeDependent, type Cell, type Source } from './cell.js';
@@ -133,9 +133,15 @@ export function beginEvaluation(
     input: (kind, row, field, leaf) => {
       const place = { kind, id: row.id, field };
       const value = fieldValue(row, field) as string | number | null;
-      const whenEmpty = () => leaf.whenEmpty?.() ?? gap('row-missing', place, { subject: leaf.name });
       const baseline = sources.baseline(row.id, field);
-      return input(leaf, place, value, whenEmpty, baseline === undefined ? undefined : String(baseline ?? 'nothing'));
+      const note = baseline === undefined ? '' : `tried instead of ${String(baseline ?? 'nothing')}`;
+      if (value !== null) return input(leaf, place, value, note);
+      return emptyInput(
+        leaf,
+        place,
+        leaf.whenEmpty?.(place) ?? gap('row-missing', place, { subject: leaf.name }),
+        note,
+      );
     },
   };
 

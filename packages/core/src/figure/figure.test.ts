@@ -98,20 +98,21 @@ describe('slopes', () => {
 describe('a folded figure', () => {
   it('says what the figure says, works its parts out when it is first opened, and has the same ones ever after', () => {
     let opened = 0;
-    const sixTimes = () => {
+    const times = ({ one, other }: { one: string; other: string }) => {
       opened += 1;
       return product(
         'Twice three',
-        constant('Two', '2', NUMBER, 'definition'),
-        constant('Three', '3', NUMBER, 'definition'),
+        constant('Two', one, NUMBER, 'definition'),
+        constant('Three', other, NUMBER, 'definition'),
       );
     };
-    const figure = folded(sixTimes(), sixTimes);
+    const twoAndThree = { one: '2', other: '3' };
+    const figure = folded(times, twoAndThree);
     expect([figure.name, figure.amount?.toFixed(), opened]).toEqual(['Twice three', '6', 1]);
     const parts = figure.parts;
     expect(parts.map(({ name }) => name)).toEqual(['Two', 'Three']);
     expect([figure.parts === parts, opened]).toEqual([true, 2]);
-    expect(sameValue(figure, sixTimes())).toBe(true);
+    expect(sameValue(figure, times(twoAndThree))).toBe(true);
   });
 });
 

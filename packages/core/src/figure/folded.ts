@@ -1,14 +1,14 @@
 import type { Figure } from './figure.js';
 
 /**
- * The same figure without its parts: they are worked out again, by the same calculation, when somebody first opens it.
- * For figures of which there are tens of thousands, and of which few are ever opened.
+ * What is worked out of something, without its parts: they are worked out again, in the same way, when somebody first
+ * opens it. For figures of which there are tens of thousands, and of which few are ever opened.
  */
-export function folded(figure: Figure, again: () => Figure): Figure {
-  return new FoldedFigure(figure, again);
+export function folded<Of>(workOut: (of: Of) => Figure, of: Of): Figure {
+  return new FoldedFigure(workOut(of), workOut, of);
 }
 
-class FoldedFigure implements Figure {
+class FoldedFigure<Of> implements Figure {
   readonly operation;
   readonly name;
   readonly subject;
@@ -24,7 +24,8 @@ class FoldedFigure implements Figure {
 
   constructor(
     figure: Figure,
-    private readonly again: () => Figure,
+    private readonly workOut: (of: Of) => Figure,
+    private readonly of: Of,
   ) {
     this.operation = figure.operation;
     this.name = figure.name;
@@ -39,6 +40,6 @@ class FoldedFigure implements Figure {
   }
 
   get parts(): readonly Figure[] {
-    return (this.opened ??= this.again().parts);
+    return (this.opened ??= this.workOut(this.of).parts);
   }
 }

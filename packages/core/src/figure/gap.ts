@@ -94,10 +94,14 @@ const identity = (each: Gap) => `${each.code}|${each.place?.id ?? ''}|${each.pla
 
 export const NO_GAPS: readonly Gap[] = [];
 
-/** All gaps of the parts, each once, in the order in which they were met. */
+/** All gaps of the parts, each once, in the order in which they were met. Mostly there are none, or those of one part. */
 export function unitedGaps(parts: readonly { readonly gaps: readonly Gap[] }[]): readonly Gap[] {
-  const withGaps = parts.filter((part) => part.gaps.length > 0);
-  if (withGaps.length === 0) return NO_GAPS;
-  if (withGaps.length === 1) return withGaps[0]?.gaps ?? NO_GAPS;
-  return [...new Map(withGaps.flatMap((part) => part.gaps).map((each) => [identity(each), each])).values()];
+  let gaps = NO_GAPS;
+  for (const part of parts) {
+    if (part.gaps.length === 0 || part.gaps === gaps) continue;
+    gaps = gaps.length === 0 ? part.gaps : each(gaps.concat(part.gaps));
+  }
+  return gaps;
 }
+
+const each = (gaps: readonly Gap[]) => [...new Map(gaps.map((one) => [identity(one), one])).values()];

@@ -11,27 +11,27 @@ interface Leaf {
   readonly unit: Unit;
 }
 
-/**
- * A field of a row. Where the field is empty the figure has no amount, and `whenEmpty` says what would fill it.
- * `baseline` is the value of the book where a what-if or a trial has put another in its place.
- */
-export function input(
-  leaf: Leaf,
-  place: Place,
-  value: string | number | null,
-  whenEmpty: () => Gap,
-  baseline?: string,
-): Figure {
+/** A field of a row. `note` says the value of the book where a what-if or a trial has put another in its place. */
+export function input(leaf: Leaf, place: Place, value: string | number, note = ''): Figure {
+  return inputOf(leaf, place, decimal(value), NO_GAPS, note);
+}
+
+/** A field of a row that is empty: it has no amount, and `reason` says what would fill it. */
+export function emptyInput(leaf: Leaf, place: Place, reason: Gap, note = ''): Figure {
+  return inputOf(leaf, place, null, [reason], note);
+}
+
+function inputOf(leaf: Leaf, place: Place, amount: Decimal | null, gaps: readonly Gap[], note: string): Figure {
   return {
     operation: 'input',
     name: leaf.name,
     subject: leaf.subject ?? '',
     unit: leaf.unit,
-    amount: value === null ? null : decimal(value),
-    gaps: value === null ? [whenEmpty()] : NO_GAPS,
+    amount,
+    gaps,
     parts: NO_PARTS,
     place,
-    note: baseline === undefined ? '' : `tried instead of ${baseline}`,
+    note,
     publishedOf: null,
     member: '',
   };

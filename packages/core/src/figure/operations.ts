@@ -52,8 +52,9 @@ const isKnown = (amount: DecimalValue | null): amount is DecimalValue => amount 
 
 /** Rounded once, at the end, and not at every step. */
 function totalOf(amounts: readonly DecimalValue[]): DecimalValue {
-  const [first = ZERO] = amounts;
-  return amounts.length > 1 ? Decimal.sum(...amounts) : first;
+  const [first = ZERO, second = ZERO] = amounts;
+  if (amounts.length > 2) return Decimal.sum(...amounts);
+  return amounts.length === 2 ? first.plus(second) : first;
 }
 
 /**

@@ -1,7 +1,7 @@
 import { Decimal, ExactDecimal, type Decimal as DecimalValue } from '../number/index.js';
 import type { Unit } from '../quantity/index.js';
-import type { Figure } from './figure.js';
-import { unitedGaps } from './gap.js';
+import { isWhole, type Figure } from './figure.js';
+import { NO_GAPS, unitedGaps, type Gap } from './gap.js';
 import { requireUnit, sum } from './operations.js';
 import { stillMadeOf, type CalledOf } from './still-made-of.js';
 
@@ -14,12 +14,13 @@ const FEW = 4;
  * is exact and rounded once, at the end, so that it is what adding all parts anew would give.
  */
 export function runningSum(called: CalledOf, unit: Unit, parts: readonly Figure[], before: Figure | undefined): Figure {
-  const still = stillMadeOf(before, called, parts);
-  if (still !== null) return still;
+  const moved = before instanceof RunningSum ? before.movedTo(called, unit, parts) : null;
+  const known = moved ?? stillMadeOf(before, called, parts);
+  if (known !== null) return known;
   if (parts.length < FEW) return sum(called, unit, parts);
   for (const part of parts) requireUnit(called, unit, part);
-  const total = (before instanceof RunningSum ? before.movedTo(parts) : null) ?? totalOf(parts);
-  return total === null ? sum(called, unit, parts) : new RunningSum(called, unit, parts, total);
+  const total = totalOf(parts);
+  return total === null ? sum(called, unit, parts) : new RunningSum(called, unit, parts, unitedGaps(parts), total);
 }
 
 /** All parts added without rounding; null where one of them has no amount. */
@@ -32,10 +33,7 @@ class RunningSum implements Figure {
   readonly operation = 'sum';
   readonly name;
   readonly subject;
-  readonly unit;
   readonly amount;
-  readonly gaps;
-  readonly parts;
   readonly place = null;
   readonly note = '';
   readonly publishedOf = null;
@@ -43,32 +41,33 @@ class RunningSum implements Figure {
 
   constructor(
     { name, subject }: CalledOf,
-    unit: Unit,
-    parts: readonly Figure[],
+    readonly unit: Unit,
+    readonly parts: readonly Figure[],
+    readonly gaps: readonly Gap[],
     private readonly exact: DecimalValue,
   ) {
     this.name = name;
     this.subject = subject;
-    this.unit = unit;
     this.amount = Decimal.sum(exact);
-    this.gaps = unitedGaps(parts);
-    this.parts = parts;
   }
 
   /**
-   * The exact total where other parts have come into places of this sum. Null where adding all anew is no more work: more
-   * than half have moved, there are more or fewer of them, or one has no amount.
+   * This sum with other parts in some of its places; only those are looked at. Null where all have to be: more than half
+   * have moved, there are more or fewer of them, or there are gaps.
    */
-  movedTo(parts: readonly Figure[]): DecimalValue | null {
-    if (parts.length !== this.parts.length) return null;
-    const moved = [...parts.keys()].filter((place) => parts[place] !== this.parts[place]);
-    if (moved.length * 2 > parts.length) return null;
+  movedTo(called: CalledOf, unit: Unit, parts: readonly Figure[]): RunningSum | null {
+    if (unit !== this.unit || parts.length !== this.parts.length || this.gaps.length > 0) return null;
     let total = this.exact;
-    for (const place of moved) {
-      const [before, now] = [this.parts[place]?.amount ?? null, parts[place]?.amount ?? null];
-      if (before === null || now === null) return null;
-      total = total.minus(before).plus(now);
+    let moved = 0;
+    for (let place = 0; place < parts.length; place += 1) {
+      const [before, now] = [this.parts[place] as Figure, parts[place] as Figure];
+      if (before === now) continue;
+      moved += 1;
+      if (moved * 2 > parts.length || before.amount === null || !isWhole(now)) return null;
+      requireUnit(called, unit, now);
+      total = total.minus(before.amount).plus(now.amount);
     }
-    return total;
+    const isStill = moved === 0 && called.name === this.name && called.subject === this.subject;
+    return isStill ? this : new RunningSum(called, unit, parts, NO_GAPS, total);
   }
 }

@@ -15,13 +15,17 @@ export function sameValue(one: unknown, other: unknown): boolean {
     );
   if (one instanceof Map || other instanceof Map) return false;
   if (isFigure(one)) return isFigure(other) && sameFigure(one, other);
-  const [left, right] = [one as Record<string, unknown>, other as Record<string, unknown>];
-  let fields = 0;
-  for (const field in left) {
-    fields += 1;
-    if (!sameValue(left[field], right[field])) return false;
+  return sameFields(one as Record<string, unknown>, other as Record<string, unknown>);
+}
+
+function sameFields(one: Record<string, unknown>, other: Record<string, unknown>): boolean {
+  let more = 0;
+  for (const field in one) {
+    more += 1;
+    if (!sameValue(one[field], other[field])) return false;
   }
-  return fields === Object.keys(right).length;
+  for (const _field in other) more -= 1;
+  return more === 0;
 }
 
 /** The amount first: it is what mostly differs. The key is left out. */

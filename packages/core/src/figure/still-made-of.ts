@@ -15,10 +15,8 @@ export function stillMadeOf(
   { name, subject }: CalledOf,
   parts: readonly Figure[],
 ): Figure | null {
-  const isStill =
-    before?.name === name &&
-    before.subject === subject &&
-    before.parts.length === parts.length &&
-    parts.every((part, index) => part === before.parts[index]);
-  return isStill ? before : null;
+  if (before?.name !== name || before.subject !== subject || before.parts.length !== parts.length) return null;
+  // Asked tens of thousands of times: a loop in place of `every` is a third of the time.
+  for (let index = 0; index < parts.length; index += 1) if (parts[index] !== before.parts[index]) return null;
+  return before;
 }

@@ -16,7 +16,19 @@ export const ZERO = new Decimal(0);
 export const ONE = new Decimal(1);
 export const HUNDRED = new Decimal(100);
 
-/** A decimal from the text of a row, a file or a constant. */
+/** Decimals that were made of a text before; quantities, prices and percentages of a book are mostly the same few. */
+const known = new Map<string, Decimal>();
+/** More than the different texts of most books. Where there are more, it begins anew. */
+const MOST_KNOWN = 20_000;
+
+/** A decimal from the text of a row, a file or a constant. Decimals never change: the same text gives the same one. */
 export function decimal(text: string | number): Decimal {
-  return new Decimal(text);
+  if (typeof text === 'number') return new Decimal(text);
+  let made = known.get(text);
+  if (made === undefined) {
+    made = new Decimal(text);
+    if (known.size === MOST_KNOWN) known.clear();
+    known.set(text, made);
+  }
+  return made;
 }

@@ -3,11 +3,14 @@ import type { Sheet } from '../evaluate/calculation.js';
 import { gap, missing, product, stillMadeOf, sum, type Figure } from '../figure/index.js';
 import { byElement, ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
 import { materialPrice, type MaterialPrice } from '../purchasing/index.js';
-import type { LineItem, LineQuantity } from './line-quantity.js';
+import type { LineItem } from './line-item.js';
+import type { LineQuantity } from './line-quantity.js';
 
 /** What a bill line costs for one batch by element; null where it does not touch one. */
 export interface LineCost extends Readonly<Record<Element, Figure | null>> {
   readonly quantity: LineQuantity;
+  /** The item of that quantity: from here it is told whether its price has moved, without looking at the line. */
+  readonly item: LineItem | null;
   /** What it was priced at; null where the line is not linked to anything. */
   readonly price: MaterialPrice | UnitCostByElement | null;
 }
@@ -36,11 +39,12 @@ export function costOfLine(
   unitCostOf: (componentId: string) => UnitCostByElement,
   before: LineCost | undefined,
 ): LineCost {
-  const { line, item, perBatch } = quantity;
-  if (item === null || perBatch === null) return withoutItem(sheet, quantity);
-  const price =
-    line.materialId !== null ? sheet.read(materialPrice, line.materialId) : unitCostOf(line.componentId ?? '');
-  if (before !== undefined && before.quantity === quantity && before.price === price) return before;
+  const isSameQuantity = before?.quantity === quantity;
+  const item = isSameQuantity ? before.item : quantity.item;
+  if (item === null) return withoutItem(sheet, quantity);
+  const price = item.kind === 'material' ? sheet.read(materialPrice, item.id) : unitCostOf(item.id);
+  if (isSameQuantity && before.price === price) return before;
+  const perBatch = quantity.perBatch as Figure;
   return 'listed' in price
     ? materialLine(quantity, item, perBatch, price)
     : componentLine(quantity, item, perBatch, price, before);
@@ -75,6 +79,7 @@ function ofMaterial(
   const isPackaging = quantity.item?.isPackaging ?? false;
   return {
     quantity,
+    item: quantity.item,
     price,
     materials: isPackaging ? null : listed,
     landed,
@@ -103,6 +108,7 @@ function componentLine(
   });
   return {
     quantity,
+    item: quantity.item,
     price: unitCost,
     materials: inside.materials,
     landed: inside.landed,

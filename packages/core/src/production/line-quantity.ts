@@ -5,6 +5,7 @@ import { constant, difference, folded, gap, missing, product, wholeOf, type Figu
 import { conversion, PERCENT, unit, unitWord } from '../quantity/index.js';
 import { convertedFor } from '../purchasing/index.js';
 import { batch, type Batch } from './batch.js';
+import { itemOf, type LineItem } from './line-item.js';
 
 /** What a bill line takes for one batch, and of what. */
 export interface LineQuantity {
@@ -15,15 +16,6 @@ export interface LineQuantity {
   readonly units: Batch;
   /** In the item's own unit per batch, losses included; null where there is no item. */
   readonly perBatch: Figure | null;
-}
-
-/** The material or component of a line. */
-export interface LineItem {
-  readonly row: RowOf<'material'> | RowOf<'product'>;
-  readonly name: string;
-  /** The unit to which quantities of it are brought. */
-  readonly unit: string;
-  readonly isPackaging: boolean;
 }
 
 /** What the lines of a product take that point to other products; apart, since hours of labour need no more than these. */
@@ -63,8 +55,7 @@ function quantitiesOf(
     const before = known.find((each) => each.line === line);
     if (before !== undefined && isStillRight(before, item, units)) return before;
     if (item === null) return { line, item, units, perBatch: null };
-    const perBatch = quantityPerBatch(sheet, line, item, units);
-    return { line, item, units, perBatch: folded(perBatch, () => quantityPerBatch(sheet, line, item, units)) };
+    return { line, item, units, perBatch: folded(quantityPerBatch, { sheet, line, item, units }) };
   });
 }
 
@@ -74,18 +65,15 @@ function isStillRight(
   item: LineItem | null,
   units: Batch,
 ): boolean {
-  return before === units && known?.row === item?.row && (item === null || conversion(line.unit, item.unit) !== null);
+  return before === units && known === item && (item === null || conversion(line.unit, item.unit) !== null);
 }
 
-function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | null {
-  if (line.materialId !== null) {
-    const row = sheet.row('material', line.materialId);
-    return row === undefined
-      ? null
-      : { row, name: row.name, unit: row.baseUnit, isPackaging: row.kind === 'packaging' };
-  }
-  const row = line.componentId === null ? undefined : sheet.row('product', line.componentId);
-  return row === undefined ? null : { row, name: row.name, unit: row.outputUnit, isPackaging: false };
+/** A line of an item, and the batch that takes of it. */
+interface Taken {
+  readonly sheet: Sheet;
+  readonly line: RowOf<'billLine'>;
+  readonly item: LineItem;
+  readonly units: Batch;
 }
 
 /**
@@ -93,26 +81,12 @@ function itemOf(sheet: Sheet, line: RowOf<'billLine'>): LineItem | null {
  * net quantity / (1 - loss %), times the units started or the good units where the line is stated per unit.
  * The loss is the share of the input that is lost. Gaps: no quantity, no way between the units.
  */
-function quantityPerBatch(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, units: Batch): Figure {
-  const names = () => ({ item: item.name, subject: units.productName });
-  const basis = line.basis === 'batch' ? BATCH : unit(units.outputUnit);
-  const net = sheet.input('billLine', line, 'quantity', {
-    name: 'Net quantity',
-    subject: item.name,
-    unit: unit(line.unit).per(basis),
-    whenEmpty: () => gap('no-quantity', { kind: 'billLine', id: line.id, field: 'quantity' }, names()),
-  });
-  const inItemUnits = convertedFor(sheet, { ...itemPlace(line), name: item.name }, net, line.unit, item.unit);
-  if (inItemUnits === null) {
-    const leaf = { name: 'Quantity per batch', subject: item.name, unit: unit(item.unit).per(BATCH) };
-    const reason = gap(
-      'no-conversion',
-      { ...itemPlace(line), field: 'conversions' },
-      { ...names(), from: unitWord(line.unit), to: unitWord(item.unit) },
-    );
-    return missing(leaf, reason, [net]);
-  }
-  const gross = line.lossPercent === '0' ? inItemUnits : withLoss(sheet, line, item, inItemUnits);
+function quantityPerBatch(taken: Taken): Figure {
+  const { sheet, line, item, units } = taken;
+  const net = netQuantity(taken);
+  const inItemUnits = convertedFor(sheet, item, net, line.unit, item.unit);
+  if (inItemUnits === null) return withoutWay(taken, net);
+  const gross = line.lossPercent === '0' ? inItemUnits : withLoss(taken, inItemUnits);
   if (line.basis === 'batch') return gross;
   return product(
     { name: 'Quantity per batch', subject: item.name },
@@ -121,15 +95,26 @@ function quantityPerBatch(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem,
   );
 }
 
+function netQuantity({ sheet, line, item, units }: Taken): Figure {
+  const basis = line.basis === 'batch' ? BATCH : unit(units.outputUnit);
+  return sheet.input('billLine', line, 'quantity', {
+    name: 'Net quantity',
+    subject: item.name,
+    unit: unit(line.unit).per(basis),
+    whenEmpty: (place) => gap('no-quantity', place, { item: item.name, subject: units.productName }),
+  });
+}
+
+function withoutWay({ line, item, units }: Taken, net: Figure): Figure {
+  const leaf = { name: 'Quantity per batch', subject: item.name, unit: unit(item.unit).per(BATCH) };
+  const ways = { from: unitWord(line.unit), to: unitWord(item.unit) };
+  const place = { kind: item.kind, id: item.id, field: 'conversions' };
+  return missing(leaf, gap('no-conversion', place, { item: item.name, subject: units.productName, ...ways }), [net]);
+}
+
 const ALL_OF_THE_INPUT = constant('All of the input', '100', PERCENT, 'definition');
 
-/** The row of a line's item, on whose own conversions its quantities may depend. */
-const itemPlace = ({ materialId, componentId }: RowOf<'billLine'>) =>
-  materialId !== null
-    ? ({ kind: 'material', id: materialId } as const)
-    : ({ kind: 'product', id: componentId ?? '' } as const);
-
-function withLoss(sheet: Sheet, line: RowOf<'billLine'>, item: LineItem, net: Figure): Figure {
+function withLoss({ sheet, line, item }: Taken, net: Figure): Figure {
   const lost = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: item.name, unit: PERCENT });
   const kept = difference('Share of the input that is kept', ALL_OF_THE_INPUT, lost);
   return wholeOf({ name: 'Gross quantity', subject: item.name }, net, kept);
