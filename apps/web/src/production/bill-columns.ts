@@ -1,12 +1,13 @@
 import type { StoredRow } from '@nuvar/book';
 import { fieldColumn } from '../controls/field-column.js';
-import { figureColumn, type Column } from '../controls/grid-model.js';
+import type { Column } from '../controls/grid-model.js';
 import { isRefusal, readAnyQuantity, readQuantity, unitChoices } from '../controls/read-field.js';
 import { knownUnits, readUnit } from '../controls/known-units.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { isPriced } from '../purchasing/material-rows.js';
 import { billOffers } from './bill-offers.js';
 import { pointingTo, type Line, type LinePatch } from './bill-writer.js';
+import { costPerBatchColumn } from './cost-per-batch-column.js';
 import { unitsNear, type Item } from './line-items.js';
 
 const BASIS_WORDS = { batch: 'batch', 'started unit': 'unit started', 'good unit': 'good unit' };
@@ -98,14 +99,6 @@ export function billColumns(
     },
     basis,
     loss,
-    figureColumn({
-      id: 'cost',
-      header: `${currency} per batch`,
-      width: '6rem',
-      view: 'card',
-      of: (line: Line) => line.productId,
-      pick: (card, line) => card.rowCosts[line.id],
-      digits: 2,
-    }),
+    costPerBatchColumn(currency),
   ];
 }

@@ -3,8 +3,9 @@ import { useMemo } from 'react';
 import { useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
-import { figureColumn, type Column } from '../controls/grid-model.js';
+import type { Column } from '../controls/grid-model.js';
 import { productRowsWriter } from '../controls/rows-writer.js';
+import { costPerBatchColumn } from './cost-per-batch-column.js';
 
 type Row = StoredRow<'otherCost'>;
 
@@ -21,15 +22,7 @@ export function OtherCostGrid({ product }: OtherCostGridProps) {
       fieldColumn<Row>('otherCost', 'name', locale, { width: 'auto', placeholder: 'A firing, a licence, postage in' }),
       fieldColumn<Row>('otherCost', 'amount', locale, { width: '6rem', header: `Amount, ${currency}` }),
       fieldColumn<Row>('otherCost', 'basis', locale, { width: '7rem', words: { unit: 'good unit', batch: 'batch' } }),
-      figureColumn({
-        id: 'cost',
-        header: `${currency} per batch`,
-        width: '6rem',
-        view: 'card',
-        of: (row: Row) => row.productId,
-        pick: (card, row) => card.rowCosts[row.id],
-        digits: 2,
-      }),
+      costPerBatchColumn(currency),
     ],
     [locale, currency],
   );

@@ -3,10 +3,11 @@ import { useMemo } from 'react';
 import { useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
-import { figureColumn, type Column } from '../controls/grid-model.js';
+import type { Column } from '../controls/grid-model.js';
 import { knownUnits } from '../controls/known-units.js';
 import { unitChoices } from '../controls/read-field.js';
 import { productRowsWriter } from '../controls/rows-writer.js';
+import { costPerBatchColumn } from './cost-per-batch-column.js';
 
 type Row = StoredRow<'recoveredScrap'>;
 
@@ -24,15 +25,7 @@ export function ScrapGrid({ product }: { readonly product: StoredRow<'product'> 
         options: () => unitChoices(knownUnits()),
       },
       fieldColumn<Row>('recoveredScrap', 'worth', locale, { width: '7rem', header: `Worth, ${currency} each` }),
-      figureColumn({
-        id: 'worthPerBatch',
-        header: `${currency} per batch`,
-        width: '6rem',
-        view: 'card',
-        of: (row: Row) => row.productId,
-        pick: (card, row) => card.rowCosts[row.id],
-        digits: 2,
-      }),
+      costPerBatchColumn(currency),
     ],
     [locale, currency],
   );

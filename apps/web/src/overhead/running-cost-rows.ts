@@ -1,0 +1,68 @@
+import type { RHYTHMS, StoredRow } from '@nuvar/book';
+import { today } from '../app/today.js';
+import { model } from '../book/model.js';
+import { nextPosition } from '../book/operations.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+
+type Row = StoredRow<'runningCost'>;
+
+const RHYTHM_WORDS = {
+  day: 'open day',
+  week: 'week',
+  month: 'month',
+  quarter: 'quarter',
+  year: 'year',
+  'one-off': 'one-off, spread',
+} satisfies Record<(typeof RHYTHMS)[number], string>;
+
+const POOL_WORDS = { production: 'making', 'non-production': 'the rest' };
+
+const plainWriter = rowsWriter<Row>('runningCost', {
+  needs: 'name',
+  fixed: (before) => ({ position: nextPosition('runningCost', model.rows.all('runningCost'), before) }),
+});
+
+const isOneOff = (row: Row | null) => row?.rhythm === 'one-off';
+
+/** A cost that becomes a one-off starts today and is spread over a year until something else is typed. */
+export const runningCostWriter: GridWriter<Row, Partial<Row>> = {
+  ...plainWriter,
+  update: (row, patch, before) => {
+    const begins = patch.rhythm === 'one-off' ? { startsOn: row.startsOn ?? today(), months: row.months ?? 12 } : {};
+    return plainWriter.update(row, { ...begins, ...patch }, before);
+  },
+};
+
+/** The columns of the running costs: how each cell is read, and what it comes to a month and an open day. */
+export function runningCostColumns(locale: string, currency: string): Column<Row, Partial<Row>>[] {
+  const own = (field: keyof Row & string, width: string, header: string, words?: Record<string, string>) =>
+    fieldColumn<Row>('runningCost', field, locale, { width, header, ...(words === undefined ? {} : { words }) });
+  return [
+    { ...own('name', 'auto', 'Running cost'), placeholder: 'Type a running cost' },
+    own('amount', '5.5rem', `Amount, ${currency}`),
+    own('rhythm', '8.5rem', 'Comes every', RHYTHM_WORDS),
+    own('pool', '5.5rem', 'For', POOL_WORDS),
+    { ...own('months', '4rem', 'Months'), applies: isOneOff },
+    { ...own('startsOn', '8rem', 'Starts on'), applies: isOneOff },
+    figureColumn({
+      id: 'perMonth',
+      header: 'Per month',
+      width: '5.5rem',
+      view: 'overhead',
+      of: () => 'book',
+      pick: (view, row: Row) => view.costs[row.id]?.perMonth,
+      digits: 2,
+    }),
+    figureColumn({
+      id: 'perOpenDay',
+      header: 'Per open day',
+      width: '6rem',
+      view: 'overhead',
+      of: () => 'book',
+      pick: (view, row: Row) => view.costs[row.id]?.perOpenDay,
+      digits: 2,
+    }),
+  ];
+}

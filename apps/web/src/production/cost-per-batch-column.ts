@@ -1,0 +1,22 @@
+import type { Kind, StoredRow } from '@nuvar/book';
+import { figureColumn, type Column } from '../controls/grid-model.js';
+
+type OwnedByProduct = {
+  [K in Kind]: StoredRow<K> extends { readonly productId: string } ? StoredRow<K> : never;
+}[Kind];
+
+/** What a row of a product comes to for one batch, as its cost card has it. */
+export function costPerBatchColumn<Row extends OwnedByProduct, Patch>(
+  currency: string,
+  width = '6rem',
+): Column<Row, Patch> {
+  return figureColumn({
+    id: 'cost',
+    header: `${currency} per batch`,
+    width,
+    view: 'card',
+    of: (row: Row) => row.productId,
+    pick: (card, row) => card.rowCosts[row.id],
+    digits: 2,
+  });
+}
