@@ -26,13 +26,14 @@ const plainWriter = rowsWriter<Row>('runningCost', {
 
 const isOneOff = (row: Row | null) => row?.rhythm === 'one-off';
 
-/** A cost that becomes a one-off starts today and is spread over a year until something else is typed. */
+/** A one-off starts today and is spread over a year until something else is typed. */
+const begun = (patch: Partial<Row>, row?: Row): Partial<Row> =>
+  patch.rhythm === 'one-off' ? { startsOn: row?.startsOn ?? today(), months: row?.months ?? 12, ...patch } : patch;
+
 export const runningCostWriter: GridWriter<Row, Partial<Row>> = {
   ...plainWriter,
-  update: (row, patch, before) => {
-    const begins = patch.rhythm === 'one-off' ? { startsOn: row.startsOn ?? today(), months: row.months ?? 12 } : {};
-    return plainWriter.update(row, { ...begins, ...patch }, before);
-  },
+  create: (id, patch, before) => plainWriter.create(id, begun(patch), before),
+  update: (row, patch, before) => plainWriter.update(row, begun(patch, row), before),
 };
 
 /** The columns of the running costs: how each cell is read, and what it comes to a month and an open day. */

@@ -22,7 +22,10 @@ export function changed(operations: readonly Operation[]): readonly string[] {
 export const figuresNow = (): Evaluation => evaluate(rowsByKind(model.rows), today());
 
 /** The one row of that name. */
-export function named<K extends 'material' | 'product' | 'labourGrade'>(kind: K, name: string) {
+export function named<K extends 'material' | 'product' | 'labourGrade' | 'equipment' | 'equipmentRun'>(
+  kind: K,
+  name: string,
+) {
   const [found] = model.rows.rowsWith(kind, 'name', name);
   if (found === undefined) throw new RangeError(`The demo book has no ${kind} "${name}".`);
   return found;

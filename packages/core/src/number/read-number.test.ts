@@ -27,6 +27,11 @@ describe('readNumber', () => {
     ['2 h 30', '.', '150', 'min'],
     ['1:45', '.', '105', 'min'],
     ['1,5 h', ',', '90', 'min'],
+    ['90 s', '.', '1.5', 'min'],
+    ['45 sec', '.', '0.75', 'min'],
+    ['2 min 30 s', '.', '2.5', 'min'],
+    ['2 min 30', '.', '2.5', 'min'],
+    ['7,5 seconds', ',', '0.125', 'min'],
   ])('reads %s (decimal sign %s) as %s', (typed, sign, value, unit) => {
     expect(readNumber(typed, sign)).toMatchObject({ value, unit: unit ?? null });
   });

@@ -12,7 +12,8 @@ export interface ReadNumber {
 export type DecimalSign = '.' | ',';
 
 /**
- * Reads a number as people type it: "12,50", "1 200", "3/4", "18.90/24", "3 x 0.5", "15%", "2 h 30", "450 g", "€ 12".
+ * Reads a number as people type it: "12,50", "1 200", "3/4", "18.90/24", "3 x 0.5", "15%", "2 h 30", "90 s", "450 g",
+ * "€ 12".
  * A single sign before one or two, or more than three, digits is the decimal sign whatever the country; before exactly
  * three digits the country decides. A plain number keeps the digits that were typed ("9.50"); quotients keep 12 after the
  * point. Returns null where it is not a number.
@@ -72,15 +73,26 @@ const UNIT_WORDS: Record<string, string> = {
   hrs: 'h',
 };
 
-/** "2 h 30", "2h", "1:45" as hours and minutes: the value is in minutes. */
+/** "2 h 30", "2h", "1:45", "90 s", "2 min 30 s": the value is in minutes. */
 function readTime(text: string, sign: DecimalSign): ReadNumber | null {
+  const minutes = readHours(text, sign) ?? readSeconds(text, sign);
+  return minutes === null ? null : { value: plain(minutes), unit: 'min', percent: false };
+}
+
+function readHours(text: string, sign: DecimalSign): DecimalValue | null {
   const match =
     /^(\d+(?:[.,]\d+)?)\s*(?:h|hours?|hrs?)\s*(?:(\d{1,2})\s*(?:m|min|minutes?)?)?$/i.exec(text) ??
     /^(\d+):(\d{2})$/.exec(text);
-  if (!match) return null;
-  const hours = readPlain(match[1] ?? '', sign);
-  if (hours === null) return null;
-  return { value: plain(new Decimal(hours).mul(60).plus(match[2] ?? 0)), unit: 'min', percent: false };
+  const hours = match && readPlain(match[1] ?? '', sign);
+  return match && hours !== null ? new Decimal(hours).mul(60).plus(match[2] ?? 0) : null;
+}
+
+function readSeconds(text: string, sign: DecimalSign): DecimalValue | null {
+  const match =
+    /^(?:(\d+)\s*(?:min|mins|minutes?)\s*)?(\d+(?:[.,]\d+)?)\s*(?:s|secs?|seconds?)$/i.exec(text) ??
+    /^(\d+)\s*(?:min|mins|minutes?)\s*(\d{1,2})$/i.exec(text);
+  const seconds = match && readPlain(match[2] ?? '', sign);
+  return match && seconds !== null ? new Decimal(seconds).div(60).plus(match[1] ?? 0) : null;
 }
 
 function readExpression(text: string, sign: DecimalSign): string | null {

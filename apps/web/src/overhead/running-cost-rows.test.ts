@@ -1,0 +1,79 @@
+import { newId, type StoredRow } from '@nuvar/book';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { today } from '../app/today.js';
+import { model } from '../book/model.js';
+import { changed, figuresNow, openDemo } from '../testing/open-demo.js';
+import { typed } from '../testing/typed.js';
+import { runningCostColumns, runningCostWriter } from './running-cost-rows.js';
+
+beforeEach(openDemo);
+
+const costs = () => ({
+  columns: runningCostColumns('en-GB', 'EUR'),
+  writer: runningCostWriter,
+  row: (id: string) => model.rows.row('runningCost', id),
+});
+const costAt = (id: string) => model.rows.row('runningCost', id) as StoredRow<'runningCost'>;
+const added = (texts: Record<string, string>) => {
+  const { id, refusal } = typed(costs, texts);
+  expect(refusal).toBeNull();
+  return id;
+};
+const monthly = (id: string) => Number(figuresNow().figure(`runningCost/${id}/perMonth`)?.amount);
+const overheadNow = (member: string) => Number(figuresNow().figure(`overhead/book/${member}`)?.amount);
+
+describe('a running cost that is typed', () => {
+  // Common practice: a yearly bill counts one twelfth a month, a week 52 / 12 of it.
+  it.each([
+    ['year', 100],
+    ['quarter', 400],
+    ['month', 1200],
+    ['week', (1200 * 52) / 12],
+  ])('of 1,200 each %s counts %f a month, and raises what an open day costs', (rhythm, perMonth) => {
+    const before = [overheadNow('total'), overheadNow('perOpenDay')] as const;
+    const id = added({ name: 'Studio insurance, second policy', amount: '1,200', rhythm });
+    expect(monthly(id)).toBeCloseTo(perMonth, 10);
+    expect(overheadNow('total') - before[0]).toBeCloseTo(perMonth, 8);
+    const openDays = Number(figuresNow().figure('openDays/book/perMonth')?.amount);
+    expect(overheadNow('perOpenDay') - before[1]).toBeCloseTo(perMonth / openDays, 8);
+  });
+
+  it('of an open day counts on every day on which the door is open', () => {
+    const openDays = Number(figuresNow().figure('openDays/book/perMonth')?.amount);
+    expect(monthly(added({ name: 'Market pitch', amount: '12', rhythm: 'open day' }))).toBeCloseTo(12 * openDays, 8);
+  });
+
+  it('once and no more begins today and is spread over a year, until something else is typed', () => {
+    const id = added({ name: 'New shelves', amount: '600', rhythm: 'one-off, spread' });
+    expect([costAt(id).startsOn, costAt(id).months, monthly(id)]).toEqual([today(), 12, 50]);
+    expect(typed(costs, { months: '24' }, id).refusal).toBeNull();
+    expect(monthly(id)).toBe(25);
+    expect(typed(costs, { startsOn: '2031-01-01' }, id).refusal).toBeNull();
+    expect(monthly(id)).toBe(0);
+    expect(typed(costs, { rhythm: 'one-off, spread' }, id).refusal).toBeNull();
+    expect([costAt(id).startsOn, costAt(id).months]).toEqual(['2031-01-01', 24]);
+  });
+
+  it('once begins today too where the whole row comes in one go, as from a spreadsheet', () => {
+    const id = newId();
+    const row = { name: 'Signs', amount: '120', rhythm: 'one-off' } as const;
+    expect(changed(runningCostWriter.create(id, row, []) ?? [])).toEqual([]);
+    expect([costAt(id).startsOn, costAt(id).months, monthly(id)]).toEqual([today(), 12, 10]);
+  });
+
+  it('falls on making or on the rest, and moves only that rate', () => {
+    const id = added({ name: 'Gas', amount: '480', rhythm: 'month', pool: 'making' });
+    const [making, rest] = [overheadNow('productionRate'), overheadNow('nonProductionRate')];
+    expect(typed(costs, { pool: 'the rest' }, id).refusal).toBeNull();
+    const moved = 480 / overheadNow('basis');
+    expect(overheadNow('productionRate')).toBeCloseTo(making - moved, 8);
+    expect(overheadNow('nonProductionRate')).toBeCloseTo(rest + moved, 8);
+  });
+
+  it('needs a name, and an amount that is none is refused', () => {
+    const before = model.rows.count('runningCost');
+    expect(typed(costs, { amount: '30' }).refusal).toBeNull();
+    expect(model.rows.count('runningCost')).toBe(before);
+    expect(typed(costs, { name: 'Rent of a kiln', amount: '-30' }).refusal).not.toBeNull();
+  });
+});
