@@ -9,12 +9,13 @@ import {
   useSessionQuery,
   useSignOutMutation,
   useTakeInBookMutation,
+  type BookSummary,
 } from '../app/api.js';
 
 /** The books of a person, and the ways to a new one. */
 export function BooksList() {
   const { data: session } = useSessionQuery();
-  const { data: books } = useBooksQuery();
+  const { data: books, error, refetch } = useBooksQuery();
   const [signOut] = useSignOutMutation();
   return (
     <main className="lone-screen">
@@ -27,11 +28,28 @@ export function BooksList() {
         </button>
       </header>
       <h2 className="screen-title">Your books</h2>
-      {books?.length === 0 && (
+      {error !== undefined && books === undefined && (
+        <p>
+          {problemsOf(error)[0]?.sentence}{' '}
+          <button type="button" className="link" onClick={() => void refetch()}>
+            Try again
+          </button>
+        </p>
+      )}
+      {books !== undefined && <Books books={books} />}
+    </main>
+  );
+}
+
+/** All of it in one go: what comes later would push the form away from under a click. */
+function Books({ books }: { readonly books: readonly BookSummary[] }) {
+  return (
+    <>
+      {books.length === 0 && (
         <p>You have no book yet. A book holds one business: what it buys, makes, pays and sells.</p>
       )}
       <ul className="book-list">
-        {books?.map((book) => (
+        {books.map((book) => (
           <li key={book.id}>
             <Link to={`/books/${book.id}`} className="book-link">
               <span className="font-semibold">{book.name}</span>
@@ -44,7 +62,7 @@ export function BooksList() {
       </ul>
       <NewBook />
       <BookFileIn />
-    </main>
+    </>
   );
 }
 

@@ -11,13 +11,15 @@ import {
 /** Sign in, sign up, or look at the demo book. */
 export function SignIn() {
   const [parameters] = useSearchParams();
-  const { data: session } = useSessionQuery();
+  const { data: session, isLoading } = useSessionQuery();
   const [isNew, setIsNew] = useState(false);
   const [signIn, signingIn] = useSignInMutation();
   const [signUp, signingUp] = useSignUpMutation();
   const [demo, opening] = useSignInToDemoMutation();
   const target = parameters.get('to');
   if (session?.user) return <Navigate to={target?.startsWith('/books') ? target : '/books'} replace />;
+  // What the server says of the demo would push the form away from under a click.
+  if (isLoading) return null;
   const failed = [isNew ? signingUp.error : signingIn.error, opening.error].find((error) => error !== undefined);
   const problems = failed === undefined ? [] : problemsOf(failed);
   const problemAt = (field: string) => problems.find((each) => each.field === field)?.sentence;
