@@ -62,15 +62,19 @@ async function answerOf<Value>(
   }
 }
 
+/** It is read by page and worker, and so only looked at from outside here. */
+async function snapshotText(response: Response): Promise<SnapshotText> {
+  const role = response.headers.get('Book-Role');
+  if (role === null) throw new TypeError('This is no snapshot.');
+  return { text: await response.text(), role: role as Role };
+}
+
 /** What it takes to open a book: its snapshot, and what one could take back. */
 type OpeningAnswers = readonly [Answer<SnapshotText>, Answer<HistoryEntry[]>];
 
 const askOpening = (bookId: string): Promise<OpeningAnswers> =>
   Promise.all([
-    answerOf(`/api/books/${bookId}`, undefined, async (response): Promise<SnapshotText> => ({
-      text: await response.text(),
-      role: (response.headers.get('Book-Role') ?? 'reader') as Role,
-    })),
+    answerOf(`/api/books/${bookId}`, undefined, snapshotText),
     ask<HistoryEntry[]>(`/api/books/${bookId}/changes?own=true`),
   ]);
 
