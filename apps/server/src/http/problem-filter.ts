@@ -21,7 +21,11 @@ export class ProblemFilter implements ExceptionFilter {
   catch(thrown: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     // Half an answer is none: whoever waits for the rest sees the connection break, and asks again.
-    if (response.headersSent || response.destroyed) return void response.destroy();
+    if (response.headersSent || response.destroyed) {
+      if (!isLeftEarly(thrown)) this.logger.error(thrown instanceof Error ? thrown.stack : String(thrown));
+      response.destroy();
+      return;
+    }
     const problems = this.problemsOf(thrown);
     const first = problems[0] as Problem;
     const rows = thrown instanceof ConflictError ? { rows: thrown.rows } : {};
@@ -41,6 +45,10 @@ export class ProblemFilter implements ExceptionFilter {
     return [problem('server-error')];
   }
 }
+
+/** Whoever had asked went away before the answer was through. */
+const isLeftEarly = (thrown: unknown) =>
+  thrown instanceof Error && 'code' in thrown && thrown.code === 'ERR_STREAM_PREMATURE_CLOSE';
 
 /** The status that the body parser gives its errors. */
 function statusOfError(thrown: unknown): number | null {

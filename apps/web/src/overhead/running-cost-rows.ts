@@ -40,6 +40,16 @@ export const runningCostWriter: GridWriter<Row, Partial<Row>> = {
 export function runningCostColumns(locale: string, currency: string): Column<Row, Partial<Row>>[] {
   const own = (field: keyof Row & string, width: string, header: string, words?: Record<string, string>) =>
     fieldColumn<Row>('runningCost', field, locale, { width, header, ...(words === undefined ? {} : { words }) });
+  const comesTo = (id: 'perMonth' | 'perOpenDay', header: string, width: string) =>
+    figureColumn({
+      id,
+      header,
+      width,
+      view: 'overhead',
+      of: () => 'book',
+      pick: (view, row: Row) => view.costs[row.id]?.[id],
+      digits: 2,
+    });
   return [
     { ...own('name', 'auto', 'Running cost'), placeholder: 'Type a running cost' },
     own('amount', '5.5rem', `Amount, ${currency}`),
@@ -47,23 +57,7 @@ export function runningCostColumns(locale: string, currency: string): Column<Row
     own('pool', '5.5rem', 'For', POOL_WORDS),
     { ...own('months', '4rem', 'Months'), applies: isOneOff },
     { ...own('startsOn', '8rem', 'Starts on'), applies: isOneOff },
-    figureColumn({
-      id: 'perMonth',
-      header: 'Per month',
-      width: '5.5rem',
-      view: 'overhead',
-      of: () => 'book',
-      pick: (view, row: Row) => view.costs[row.id]?.perMonth,
-      digits: 2,
-    }),
-    figureColumn({
-      id: 'perOpenDay',
-      header: 'Per open day',
-      width: '6rem',
-      view: 'overhead',
-      of: () => 'book',
-      pick: (view, row: Row) => view.costs[row.id]?.perOpenDay,
-      digits: 2,
-    }),
+    comesTo('perMonth', 'Per month', '5.5rem'),
+    comesTo('perOpenDay', 'Per open day', '6rem'),
   ];
 }

@@ -1,12 +1,13 @@
 import type { Kind, StoredRow } from '@nuvar/book';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 
-type OwnedByProduct = {
+/** A row of any kind that belongs to a product. */
+type RowOfProduct = {
   [K in Kind]: StoredRow<K> extends { readonly productId: string } ? StoredRow<K> : never;
 }[Kind];
 
 /** What a row of a product comes to for one batch, as its cost card has it. */
-export function costPerBatchColumn<Row extends OwnedByProduct, Patch>(
+export function costPerBatchColumn<Row extends RowOfProduct, Patch>(
   currency: string,
   width = '6rem',
 ): Column<Row, Patch> {

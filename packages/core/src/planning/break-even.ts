@@ -50,13 +50,12 @@ export const candidateSale: Calculation<CandidateSale> = {
       const gone = ofMissingRow({ name: 'Candidate price', unit: money(sheet) }, 'a candidate price');
       return { price: gone, beforeTax: gone, contribution: gone };
     }
-    const place = { kind: 'candidatePrice', id: row.id, field: 'price' } as const;
     const perUnit = money(sheet).per(unit(owner.outputUnit));
     const price = sheet.input('candidatePrice', row, 'price', {
       name: 'Candidate price',
       subject: owner.name,
       unit: perUnit,
-      whenEmpty: () => gap('no-candidate-price', place),
+      whenEmpty: (place) => gap('no-candidate-price', place),
     });
     const point = sheet.rowsOf('pricePoint', 'productId', owner.id).find((each) => each.channelId === channel.id);
     const proceeds = netProceedsAt(price, saleTerms(sheet, owner, channel, point), owner.name);

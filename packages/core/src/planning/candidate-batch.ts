@@ -107,7 +107,7 @@ export const candidateBatch: Calculation<CandidateBatch> = {
     const size = sheet.input('candidateBatch', row, 'batchSize', {
       ...named('Units started per batch'),
       unit: unit(owner.outputUnit).per(BATCH),
-      whenEmpty: () => gap('no-batch-size', { kind: 'candidateBatch', id, field: 'batchSize' }),
+      whenEmpty: (place) => gap('no-batch-size', place),
     });
     const yielded = sheet.input('product', owner, 'yieldPercent', { ...named('Yield'), unit: PERCENT });
     const good = percentOf(named('Good units per batch'), yielded, size);

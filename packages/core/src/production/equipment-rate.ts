@@ -47,8 +47,7 @@ function energy(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
   const tariff = sheet.input('settings', settings, 'electricityPerKilowattHour', {
     name: 'Electricity tariff',
     unit: money(sheet).per(KILOWATT_HOUR),
-    whenEmpty: () =>
-      gap('no-tariff', { kind: 'settings', id: settings.id, field: 'electricityPerKilowattHour' }, { subject }),
+    whenEmpty: (place) => gap('no-tariff', place, { subject }),
   });
   const drawn = percentOf({ name: 'Energy per hour', subject }, load, power);
   return product({ name: 'Cost of energy per hour', subject }, drawn, tariff);

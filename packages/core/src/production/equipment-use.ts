@@ -1,7 +1,7 @@
 import { BATCH, MINUTE, money, PLACE } from '../evaluate/units.js';
 import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import type { RowOf } from '@nuvar/book';
-import { gap, missing, ofMissingRow, product, type Figure, type Gap } from '../figure/index.js';
+import { gap, missing, ofMissingRow, product, type Figure } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { converted } from '../purchasing/index.js';
 import { batch } from './batch.js';
@@ -37,19 +37,13 @@ export const equipmentUseCost: Calculation<EquipmentUseCost> = {
       const place = { kind: 'equipmentUse', id, field: 'equipmentId' } as const;
       return none(missing(leaf(productName), gap('no-machine', place, { subject: `a use in ${productName}` })));
     }
-    const whenEmpty = (): Gap =>
-      gap(
-        'no-use-amount',
-        { kind: 'equipmentUse', id, field: 'amount' },
-        { machine: machine.name, subject: productName },
-      );
     const per = row.basis === 'minutes per batch' ? BATCH : unit(outputUnit);
     const inSpace = row.basis === 'space per unit';
     const stated = sheet.input('equipmentUse', row, 'amount', {
       name: inSpace ? 'Space per unit' : row.basis === 'minutes per batch' ? 'Minutes per batch' : 'Minutes per unit',
       subject: machine.name,
       unit: (inSpace ? PLACE : MINUTE).per(per),
-      whenEmpty,
+      whenEmpty: (place) => gap('no-use-amount', place, { machine: machine.name, subject: productName }),
     });
     const named = { name: inSpace ? 'Space per batch' : 'Minutes per batch', subject: machine.name };
     const taken = row.basis === 'minutes per batch' ? stated : product(named, stated, started);

@@ -23,7 +23,7 @@ export const labourRate: Calculation<{ perHour: Figure }> = {
       name: 'Wage',
       subject,
       unit: perHour,
-      whenEmpty: () => gap('no-wage', { kind: 'labourGrade', id: gradeId, field: 'wagePerHour' }, { subject }),
+      whenEmpty: (place) => gap('no-wage', place, { subject }),
     });
     const onCosts = sheet.input('labourGrade', grade, 'onCostPercent', { name: 'On-costs', subject, unit: PERCENT });
     const productive = sheet.input('labourGrade', grade, 'productivePercent', {

@@ -91,12 +91,8 @@ function teamHours(sheet: Sheet, step: RowOf<'labourStep'>): Figure {
 
   if (step.timeBasis === 'units per hour') {
     const perHour = time('Units per hour', output.per(HOUR));
-    return quotient(
-      { name: 'Hours per batch', subject },
-      started,
-      perHour,
-      gap('no-time', place, { step: subject, subject: owner?.name ?? 'a product' }),
-    );
+    // None an hour is as little said as nothing.
+    return quotient({ name: 'Hours per batch', subject }, started, perHour, whenEmpty());
   }
   const minutes =
     step.timeBasis === 'minutes per batch'

@@ -13,18 +13,12 @@ export const otherCost: Calculation<{ perBatch: Figure }> = {
     const leaf = { name: 'Other cost', subject: row?.name ?? '', unit: money(sheet).per(BATCH) };
     if (row === undefined) return { perBatch: ofMissingRow(leaf, 'a product') };
     const owner = sheet.row('product', row.productId);
-    const whenEmpty = () =>
-      gap(
-        'no-cost-amount',
-        { kind: 'otherCost', id, field: 'amount' },
-        { cost: row.name, subject: owner?.name ?? 'a product' },
-      );
     const basis = row.basis === 'batch' ? BATCH : unit(owner?.outputUnit ?? 'each');
     const amount = sheet.input('otherCost', row, 'amount', {
       name: 'Amount',
       subject: row.name,
       unit: money(sheet).per(basis),
-      whenEmpty,
+      whenEmpty: (place) => gap('no-cost-amount', place, { cost: row.name, subject: owner?.name ?? 'a product' }),
     });
     if (row.basis === 'batch') return { perBatch: amount };
     return {

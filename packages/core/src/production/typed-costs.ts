@@ -25,12 +25,8 @@ export const typedCosts: Calculation<Readonly<Record<Element | 'hours', Figure>>
             name: `${ELEMENT_LABELS[element]} as typed`,
             subject,
             unit: perUnit,
-            whenEmpty: () =>
-              gap(
-                'no-cost-amount',
-                { kind: 'typedCost', id: each.id, field: 'amount' },
-                { cost: ELEMENT_LABELS[element].toLowerCase(), subject },
-              ),
+            whenEmpty: (place) =>
+              gap('no-cost-amount', place, { cost: ELEMENT_LABELS[element].toLowerCase(), subject }),
           }),
         );
       return sum({ name: ELEMENT_LABELS[element], subject }, perUnit, parts);
@@ -42,7 +38,7 @@ export const typedCosts: Calculation<Readonly<Record<Element | 'hours', Figure>>
           name: 'Hours as typed',
           subject,
           unit: HOUR.per(output),
-          whenEmpty: () => gap('no-typed-hours', { kind: 'typedCost', id: each.id, field: 'hours' }, { subject }),
+          whenEmpty: (place) => gap('no-typed-hours', place, { subject }),
         }),
       );
     const place = { kind: 'product', id: productId, field: 'bill' } as const;

@@ -52,7 +52,6 @@ function throughStep(
   { conversion: row, isForward }: WayStep<RowOf<'itemConversion'>>,
   leaves: string,
 ): Figure {
-  const place = { kind: 'itemConversion', id: row.id, field: 'equalQuantity' } as const;
   const said = {
     subject: item.name,
     quantity: row.quantity,
@@ -69,7 +68,7 @@ function throughStep(
       name: `${row.equalUnit} that they are`,
       subject: item.name,
       unit: unit(row.equalUnit),
-      whenEmpty: () => gap('no-conversion-amount', place, said),
+      whenEmpty: (place) => gap('no-conversion-amount', place, said),
     }),
   ];
   const called = { name: `${quantity.name} in ${leaves}`, subject: quantity.subject };

@@ -53,7 +53,7 @@ function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string)
     name: 'Pack price',
     subject,
     unit: unit(price.currency),
-    whenEmpty: () => gap('no-price', { kind: 'supplierPrice', id: price.id, field: 'price' }, { subject }),
+    whenEmpty: (place) => gap('no-price', place, { subject }),
   });
   if (price.currency === bookCurrency(sheet)) return paid;
   const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);

@@ -44,14 +44,13 @@ function suggestedPrice(
 ): Figure {
   const subject = product.name;
   const perUnit = money(sheet).per(unit(product.outputUnit));
-  const place = { kind: 'pricePoint', id: point.id, field: 'target' } as const;
   if (point.basis === 'typed')
     return missing({ name: 'Suggested price', subject, unit: perUnit }, gap('price-is-typed', null, { subject }));
   const target = sheet.input('pricePoint', point, 'target', {
     name: `Wanted ${point.basis}`,
     subject,
     unit: point.basis === 'profit' ? perUnit : PERCENT,
-    whenEmpty: () => gap('no-target', place, { subject }),
+    whenEmpty: (place) => gap('no-target', place, { subject }),
   });
   const lowest = priceForTarget(point.basis, target, terms, cost, currency, subject);
   return withEnding(lowest, point.ending, point.endingDirection, subject);

@@ -52,12 +52,11 @@ export const setPrice: Calculation<SetPrice> = {
 };
 
 function priceOf(sheet: Sheet, point: RowOf<'pricePoint'>, product: RowOf<'product'>): Figure {
-  const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
   return sheet.input('pricePoint', point, 'price', {
     name: 'Price',
     subject: product.name,
     unit: money(sheet).per(unit(product.outputUnit)),
-    whenEmpty: () => gap('no-selling-price', place, { subject: product.name }),
+    whenEmpty: (place) => gap('no-selling-price', place, { subject: product.name }),
   });
 }
 
