@@ -1,6 +1,68 @@
+/**
+ * The order of the rooms in core and in web: each imports only those before it. `actuals` has no rows yet; its place is
+ * kept for it.
+ */
+const ROOMS = {
+  'packages/core/src': [
+    'number',
+    'quantity',
+    'money',
+    'calendar',
+    'figure',
+    'sheet',
+    'purchasing',
+    'production',
+    'overhead',
+    'costing',
+    'selling',
+    'planning',
+    'actuals',
+    'views',
+    'evaluate',
+  ],
+  'apps/web/src': [
+    'state',
+    'book',
+    'engine',
+    'figures',
+    'controls',
+    'workings',
+    'purchasing',
+    'production',
+    'overhead',
+    'costing',
+    'selling',
+    'planning',
+    'actuals',
+    'accounts',
+    'app',
+  ],
+};
+
+/** One rule a room: what stands in it does not import from the rooms after it. Tests may. */
+const roomRules = Object.entries(ROOMS).flatMap(([source, rooms]) =>
+  rooms.slice(0, -1).map((room, index) => ({
+    name: `order-of-rooms-${room}`,
+    comment: `${room} comes before ${rooms.slice(index + 1).join(', ')}.`,
+    severity: 'error',
+    from: { path: `^${source}/${room}/`, pathNot: '\\.test\\.tsx?$' },
+    to: { path: `^${source}/(${rooms.slice(index + 1).join('|')})/` },
+  })),
+);
+
+/** Every file of core and web stands in a room of the list, but for the public face, the entry and test helpers. */
+const noOtherRooms = Object.entries(ROOMS).map(([source, rooms]) => ({
+  name: 'a-room-of-the-list',
+  severity: 'error',
+  from: { path: `^${source}/`, pathNot: `^${source}/((${rooms.join('|')}|testing)/|[^/]+$)` },
+  to: {},
+}));
+
 /** The house rule: book <- core <- server and book <- core <- web; no cycles anywhere, types included. */
 module.exports = {
   forbidden: [
+    ...roomRules,
+    ...noOtherRooms,
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'book-stands-alone',

@@ -5,10 +5,10 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { askAhead } from './app/ask-ahead.js';
 import { router } from './app/routes.js';
-import { store } from './app/store.js';
+import { store } from './state/store.js';
 import './app/styles.css';
 import { applyTheme, chosenTheme } from './app/theme.js';
-import { today } from './app/today.js';
+import { today } from './state/today.js';
 import { followBook } from './engine/follow-book.js';
 
 applyTheme(chosenTheme());

@@ -1,4 +1,5 @@
 export * from './change/index.js';
+export * from './costing/index.js';
 export {
   compareDecimalText,
   declaredFields,

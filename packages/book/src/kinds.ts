@@ -1,14 +1,12 @@
 import { declaredFields, type FieldSpec } from './fields/index.js';
 import { RunningCost } from './overhead/index.js';
 import { CandidatePrice } from './planning/index.js';
+import { CandidateBatch, FrozenCard, FrozenLine } from './costing/index.js';
 import {
   BillLine,
-  CandidateBatch,
   Equipment,
   EquipmentRun,
   EquipmentUse,
-  FrozenCard,
-  FrozenLine,
   LabourGrade,
   LabourStep,
   OtherCost,

@@ -1,11 +1,16 @@
-export { evaluate, WHOLE_BOOK, type Evaluation, type Override } from './evaluate/index.js';
-export { minorDigits, steppedPrice } from './money/index.js';
+export { evaluate } from './evaluate/index.js';
+export { WHOLE_BOOK, type Evaluation, type Override } from './sheet/index.js';
+export { minorDigits, minorUnit, priceEnding, steppedPrice } from './money/index.js';
 export {
   adjusted,
+  apportion,
   fixedDigits,
   readAdjustment,
   readNumber,
+  roundToStep,
+  sharesInPercent,
   type Adjustment,
+  type Rounding,
   type DecimalSign,
   type ReadNumber,
 } from './number/index.js';

@@ -10,7 +10,7 @@ import {
   useSignOutMutation,
   useTakeInBookMutation,
   type BookSummary,
-} from '../app/api.js';
+} from '../state/api.js';
 
 /** The books of a person, and the ways to a new one. */
 export function BooksList() {

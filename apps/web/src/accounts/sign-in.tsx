@@ -6,7 +6,7 @@ import {
   useSignInMutation,
   useSignInToDemoMutation,
   useSignUpMutation,
-} from '../app/api.js';
+} from '../state/api.js';
 
 /** Sign in, sign up, or look at the demo book. */
 export function SignIn() {

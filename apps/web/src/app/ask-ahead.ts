@@ -1,7 +1,7 @@
 import { model } from '../book/model.js';
 import { transport } from '../book/transport.js';
-import { api } from './api.js';
-import { store } from './store.js';
+import { api } from '../state/api.js';
+import { store } from '../state/store.js';
 
 /**
  * Asks at once for what this address is bound to need: who is there, the book, and a worker that takes it. Screens ask

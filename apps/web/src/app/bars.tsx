@@ -1,10 +1,10 @@
 import { useCallback, useEffect } from 'react';
 import { useLocation } from 'react-router';
-import { bookActions } from '../book/book-slice.js';
+import { bookActions } from '../state/book-slice.js';
 import { sync } from '../book/sync.js';
 import { useAcceptTrial } from '../book/use-trial.js';
 import { useSignInAgain } from './sign-in-again.js';
-import { useAppDispatch, useAppSelector } from './store.js';
+import { useAppDispatch, useAppSelector } from '../state/store.js';
 
 /** Says when the server is away or asks for a new sign-in, and what is kept meanwhile. */
 export function LinkBar() {

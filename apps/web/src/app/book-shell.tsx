@@ -2,16 +2,16 @@ import { useEffect, useState } from 'react';
 import { Link, Outlet, useMatches, useParams } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { sync, type Opening } from '../book/sync.js';
-import { WorkingPanels } from '../figures/working-panel.js';
-import { useSessionQuery } from './api.js';
+import { WorkingPanels } from '../workings/working-panel.js';
+import { useSessionQuery } from '../state/api.js';
 import { ConflictDialog } from './conflict-dialog.js';
 import { Header } from './header.js';
 import { LinkBar, TrialBar } from './bars.js';
-import { useGoToPlace } from './place.js';
-import { allClosed } from './panel-slice.js';
+import { useGoToPlace } from '../book/place.js';
+import { allClosed } from '../state/panel-slice.js';
 import { useSignInAgain } from './sign-in-again.js';
 import { useShortcuts } from './shortcuts.js';
-import { store, useAppDispatch, useAppSelector } from './store.js';
+import { store, useAppDispatch, useAppSelector } from '../state/store.js';
 
 const TRY_AGAIN_AFTER = 2000;
 

@@ -1,9 +1,9 @@
 import { fieldsOf, fieldValue, KIND_LABELS, type Change, type Kind, type Operation, type Problem } from '@nuvar/book';
 import { useState } from 'react';
-import type { Conflict } from '../book/book-slice.js';
+import type { Conflict } from '../state/book-slice.js';
 import { sync } from '../book/sync.js';
 import { Dialog } from '../controls/dialog.js';
-import { useAppSelector } from './store.js';
+import { useAppSelector } from '../state/store.js';
 
 type Choice = 'mine' | 'theirs';
 const keyOf = ({ rowId, field }: Problem) => `${rowId ?? ''}.${field ?? ''}`;

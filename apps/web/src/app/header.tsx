@@ -1,12 +1,12 @@
 import { NavLink, useNavigate } from 'react-router';
-import { bookActions } from '../book/book-slice.js';
+import { bookActions } from '../state/book-slice.js';
 import { redo, undo } from '../book/edit.js';
 import { useBookPath, useSettings } from '../book/use-book.js';
 import { useView } from '../engine/use-view.js';
-import { useSessionQuery, useSignOutMutation } from './api.js';
+import { useSessionQuery, useSignOutMutation } from '../state/api.js';
 import { Search } from './search.js';
-import { useAppDispatch, useAppSelector } from './store.js';
-import { today } from './today.js';
+import { useAppDispatch, useAppSelector } from '../state/store.js';
+import { today } from '../state/today.js';
 
 const AREAS = [
   ['', 'Overview'],

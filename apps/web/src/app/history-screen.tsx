@@ -5,7 +5,7 @@ import { transport, type HistoryEntry } from '../book/transport.js';
 import { namesOf } from '../book/undo-stacks.js';
 import { useSettings } from '../book/use-book.js';
 import { momentWords } from '../figures/format.js';
-import { useAppSelector } from './store.js';
+import { useAppSelector } from '../state/store.js';
 
 const MOST_SENTENCES = 8;
 

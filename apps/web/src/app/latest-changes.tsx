@@ -5,7 +5,7 @@ import { model } from '../book/model.js';
 import { transport, type HistoryEntry } from '../book/transport.js';
 import { labelOf } from '../book/undo-stacks.js';
 import { momentWords } from '../figures/format.js';
-import { useAppSelector } from './store.js';
+import { useAppSelector } from '../state/store.js';
 
 const MOST = 6;
 

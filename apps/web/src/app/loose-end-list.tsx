@@ -1,7 +1,7 @@
 import type { LooseEnd } from '@nuvar/core';
 import { Link } from 'react-router';
 import { model } from '../book/model.js';
-import { usePlaceHref } from './place.js';
+import { usePlaceHref } from '../book/place.js';
 
 /** Loose ends with what they affect, and the place to settle each. */
 export function LooseEndList({ ends }: { ends: readonly LooseEnd[] }) {

@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 import { archive } from '../book/archive.js';
 import { takeBackAllTheSame } from '../book/edit.js';
-import { dismissed, type Notice } from './notices-slice.js';
-import { useAppDispatch, useAppSelector } from './store.js';
+import { dismissed, type Notice } from '../state/notices-slice.js';
+import { useAppDispatch, useAppSelector } from '../state/store.js';
 
 const SHOWN_FOR = 6000;
 

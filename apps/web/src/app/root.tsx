@@ -1,5 +1,5 @@
 import { isRouteErrorResponse, Link, Navigate, Outlet, useLocation, useRouteError } from 'react-router';
-import { useSessionQuery } from './api.js';
+import { useSessionQuery } from '../state/api.js';
 import { Notices } from './notices.js';
 
 export function Root() {

@@ -43,7 +43,7 @@ export const router = createBrowserRouter([
               {
                 path: 'make/guide/:productId?',
                 handle: 'Guide: cost a product step by step',
-                lazy: async () => ({ Component: (await import('../production/guide/guide-screen.js')).GuideScreen }),
+                lazy: async () => ({ Component: (await import('./guide/guide-screen.js')).GuideScreen }),
               },
               {
                 path: 'make/equipment',
@@ -53,7 +53,7 @@ export const router = createBrowserRouter([
               {
                 path: 'make/:productId?',
                 handle: 'Make: products',
-                lazy: async () => ({ Component: (await import('../production/make-screen.js')).MakeScreen }),
+                lazy: async () => ({ Component: (await import('../costing/make-screen.js')).MakeScreen }),
               },
               {
                 path: 'run',

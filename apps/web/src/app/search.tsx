@@ -6,7 +6,7 @@ import { useAll, useBookPath } from '../book/use-book.js';
 import { Dialog } from '../controls/dialog.js';
 import { offersFor } from '../controls/offers.js';
 import { applyTheme } from './theme.js';
-import { useAppDispatch } from './store.js';
+import { useAppDispatch } from '../state/store.js';
 
 interface Found {
   readonly value: string;

@@ -14,8 +14,8 @@ import {
   useRemoveBookMutation,
   useRemoveMemberMutation,
   useSessionQuery,
-} from './api.js';
-import { useAppSelector } from './store.js';
+} from '../state/api.js';
+import { useAppSelector } from '../state/store.js';
 import { applyTheme, chosenTheme, type Theme } from './theme.js';
 
 const LOCALE_WORDS = Object.fromEntries(LOCALES.map((locale) => [locale, localeName(locale)]));

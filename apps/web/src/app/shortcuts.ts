@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { redo, undo } from '../book/edit.js';
-import { useAppDispatch } from './store.js';
+import { useAppDispatch } from '../state/store.js';
 
 /** The keys that work on every screen: search, undo, redo. A field with a half-typed text keeps its own undo. */
 export function useShortcuts(openSearch: () => void): void {

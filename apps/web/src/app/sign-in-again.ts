@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { api } from './api.js';
-import { useAppDispatch } from './store.js';
+import { api } from '../state/api.js';
+import { useAppDispatch } from '../state/store.js';
 
 /** Goes to the sign-in after a session has ended, and from there back to where the person was. */
 export function useSignInAgain(): () => void {

@@ -1,5 +1,5 @@
-import type { AppThunk } from '../app/store.js';
-import { noticed } from '../app/notices-slice.js';
+import type { AppThunk } from '../state/store.js';
+import { noticed } from '../state/notices-slice.js';
 import { edit } from './edit.js';
 import { model } from './model.js';
 import { updateOf } from './operations.js';

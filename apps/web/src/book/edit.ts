@@ -1,7 +1,7 @@
 import { newId, problem, reverseOperations, type Change, type Operation, type Problem } from '@nuvar/book';
-import type { AppThunk } from '../app/store.js';
-import { noticed } from '../app/notices-slice.js';
-import { bookActions, type UndoEntry } from './book-slice.js';
+import type { AppThunk } from '../state/store.js';
+import { noticed } from '../state/notices-slice.js';
+import { bookActions, type UndoEntry } from '../state/book-slice.js';
 import { model } from './model.js';
 import { sync } from './sync.js';
 import { labelOf, stacked } from './undo-stacks.js';

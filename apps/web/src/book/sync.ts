@@ -1,7 +1,7 @@
 import type { Change, Write } from '@nuvar/book';
-import { noticed } from '../app/notices-slice.js';
-import type { store } from '../app/store.js';
-import { bookActions, type Link, type UndoEntry } from './book-slice.js';
+import { noticed } from '../state/notices-slice.js';
+import type { store } from '../state/store.js';
+import { bookActions, type Link, type UndoEntry } from '../state/book-slice.js';
 import { model } from './model.js';
 import { outboxOf, type Outbox } from './outbox.js';
 import { transport, type Answer } from './transport.js';

@@ -1,9 +1,9 @@
 import { rowsByKind, type Operation, type StoredRow } from '@nuvar/book';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { store } from '../app/store.js';
+import { store } from '../state/store.js';
 import { named, openDemo } from '../testing/open-demo.js';
-import { bookActions } from './book-slice.js';
+import { bookActions } from '../state/book-slice.js';
 import { edit, redo, takeBackAllTheSame, undo } from './edit.js';
 import { model } from './model.js';
 import { createOf, updateOf } from './operations.js';

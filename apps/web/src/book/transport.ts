@@ -1,5 +1,5 @@
 import type { Change, Problem, RowColumns, StoredRow, Write } from '@nuvar/book';
-import type { Role } from './book-slice.js';
+import type { Role } from '../state/book-slice.js';
 
 export interface Snapshot {
   readonly revision: number;

@@ -1,5 +1,5 @@
 import { describeWrites, type BookRows, type Write } from '@nuvar/book';
-import type { UndoEntry } from './book-slice.js';
+import type { UndoEntry } from '../state/book-slice.js';
 import type { HistoryEntry } from './transport.js';
 
 export interface UndoStacks {

@@ -1,6 +1,6 @@
 import { inOrder, type Kind, type Operation, type Problem, type RowOf, type StoredRow } from '@nuvar/book';
 import { useCallback, useMemo, useSyncExternalStore } from 'react';
-import { useAppDispatch, useAppSelector } from '../app/store.js';
+import { useAppDispatch, useAppSelector } from '../state/store.js';
 import { edit } from './edit.js';
 import { model } from './model.js';
 

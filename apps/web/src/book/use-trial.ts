@@ -1,9 +1,9 @@
 import type { Kind, Operation } from '@nuvar/book';
 import type { Override } from '@nuvar/core';
 import { useCallback } from 'react';
-import { noticed } from '../app/notices-slice.js';
-import { useAppDispatch, useAppSelector, type AppThunk } from '../app/store.js';
-import { bookActions } from './book-slice.js';
+import { noticed } from '../state/notices-slice.js';
+import { useAppDispatch, useAppSelector, type AppThunk } from '../state/store.js';
+import { bookActions } from '../state/book-slice.js';
 import { edit } from './edit.js';
 import { model } from './model.js';
 import { updateOf } from './operations.js';

@@ -1,8 +1,8 @@
 import type { Operation } from '@nuvar/book';
 import { adjusted, readAdjustment } from '@nuvar/core';
 import { useMemo, useState } from 'react';
-import { noticed } from '../app/notices-slice.js';
-import { useAppDispatch } from '../app/store.js';
+import { noticed } from '../state/notices-slice.js';
+import { useAppDispatch } from '../state/store.js';
 import { useEdit, useSettings } from '../book/use-book.js';
 import { decimalSign, typedText } from '../figures/format.js';
 import { Dialog } from './dialog.js';

@@ -1,6 +1,6 @@
 import { useRef } from 'react';
-import { noticed } from '../app/notices-slice.js';
-import { useAppDispatch } from '../app/store.js';
+import { noticed } from '../state/notices-slice.js';
+import { useAppDispatch } from '../state/store.js';
 import { csvOf, saveFile, textOfBlock } from './csv.js';
 import type { ExportedTable } from './export-cells.js';
 

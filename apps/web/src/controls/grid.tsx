@@ -1,8 +1,8 @@
 import { newId } from '@nuvar/book';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
-import { noticed } from '../app/notices-slice.js';
-import { useAppDispatch } from '../app/store.js';
+import { noticed } from '../state/notices-slice.js';
+import { useAppDispatch } from '../state/store.js';
 import { useEdit, useMayEdit } from '../book/use-book.js';
 import { ChangeMany } from './change-many.js';
 import { blockOf } from './csv.js';

@@ -1,6 +1,6 @@
 import { fieldsOf, fieldValue, type FieldSpec, type Kind, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { useAppSelector } from '../app/store.js';
+import { useAppSelector } from '../state/store.js';
 import { updateOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRow, useSettings } from '../book/use-book.js';
 import { typedText, unitWords } from '../figures/format.js';

@@ -1,5 +1,5 @@
 import { columnsOfRows, rowsByKind } from '@nuvar/book';
-import type { store } from '../app/store.js';
+import type { store } from '../state/store.js';
 import { model } from '../book/model.js';
 import { engine } from './engine.js';
 

@@ -1,6 +1,6 @@
 import type { FigureView } from '@nuvar/core';
-import { figureOpened } from '../app/panel-slice.js';
-import { useAppDispatch } from '../app/store.js';
+import { figureOpened } from '../state/panel-slice.js';
+import { useAppDispatch } from '../state/store.js';
 import { digitsOf, unitWords, written } from './format.js';
 import { useStyle } from './use-style.js';
 import { useChanged } from './use-changed.js';

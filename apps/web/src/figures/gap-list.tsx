@@ -1,6 +1,6 @@
 import type { GapView } from '@nuvar/core';
 import { Link } from 'react-router';
-import { usePlaceHref } from '../app/place.js';
+import { usePlaceHref } from '../book/place.js';
 
 /** What a figure still needs, each with the place to settle it. */
 export function GapList({ gaps }: { gaps: readonly GapView[] }) {

@@ -1,5 +1,5 @@
 import type { RHYTHMS, StoredRow } from '@nuvar/book';
-import { today } from '../app/today.js';
+import { today } from '../state/today.js';
 import { model } from '../book/model.js';
 import { nextPosition } from '../book/operations.js';
 import { fieldColumn } from '../controls/field-column.js';

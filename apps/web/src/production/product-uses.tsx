@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { useBookPath } from '../book/use-book.js';
 import { useView } from '../engine/use-view.js';
-import { UsedInList } from './used-in-list.js';
+import { UsedInList } from '../figures/used-in-list.js';
 
 /** Where a product is used, and all that is inside it, however deep. */
 export function ProductUses({ id }: { readonly id: string }) {

@@ -6,7 +6,7 @@ import { useView } from '../engine/use-view.js';
 import { unitWords } from '../figures/format.js';
 import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
-import { UsedInList } from '../production/used-in-list.js';
+import { UsedInList } from '../figures/used-in-list.js';
 import { ConversionsGrid } from './conversions-grid.js';
 import { MATERIAL_KIND_WORDS } from './material-columns.js';
 import { PLANNING_WORDS } from './planning-words.js';

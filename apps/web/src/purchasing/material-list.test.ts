@@ -1,6 +1,6 @@
 import type { StoredRow } from '@nuvar/book';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { today } from '../app/today.js';
+import { today } from '../state/today.js';
 import { model } from '../book/model.js';
 import { figuresNow, named, openDemo } from '../testing/open-demo.js';
 import { typed } from '../testing/typed.js';

@@ -1,5 +1,5 @@
 import { newId, unitOfMeasure, withoutVersion, type Operation, type StoredRow } from '@nuvar/book';
-import { today } from '../app/today.js';
+import { today } from '../state/today.js';
 import { createOf, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { copiedName, removalInBook, rowNamed } from '../controls/rows-writer.js';

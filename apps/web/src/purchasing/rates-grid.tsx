@@ -1,7 +1,7 @@
 import { newId, type StoredRow } from '@nuvar/book';
 import { useMemo, useState } from 'react';
-import { problemsOf, useLazySimulatedRateQuery } from '../app/api.js';
-import { today } from '../app/today.js';
+import { problemsOf, useLazySimulatedRateQuery } from '../state/api.js';
+import { today } from '../state/today.js';
 import { createOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';

@@ -1,6 +1,6 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { today } from '../app/today.js';
+import { today } from '../state/today.js';
 import { useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';

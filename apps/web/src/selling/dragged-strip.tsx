@@ -1,12 +1,12 @@
 import type { StoredRow } from '@nuvar/book';
 import { steppedPrice, type PriceView } from '@nuvar/core';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { bookActions } from '../book/book-slice.js';
+import { bookActions } from '../state/book-slice.js';
 import { useMayEdit, useSettings } from '../book/use-book.js';
 import { useAcceptTrial, useTried, useTry } from '../book/use-trial.js';
 import { typedText } from '../figures/format.js';
 import { PriceStrip, scaleOf } from '../figures/price-strip.js';
-import { useAppDispatch } from '../app/store.js';
+import { useAppDispatch } from '../state/store.js';
 
 const STEPS: Readonly<Record<string, string>> = {
   ArrowRight: '0.10',

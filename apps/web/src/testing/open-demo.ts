@@ -1,7 +1,7 @@
 import { columnsOfRows, newId, readBookFile, rowsByKind, type BookRows, type Operation } from '@nuvar/book';
 import { quillfernPottery } from '@nuvar/book/demo';
 import { evaluate, type Evaluation } from '@nuvar/core';
-import { today } from '../app/today.js';
+import { today } from '../state/today.js';
 import { model } from '../book/model.js';
 
 /** Opens the demo book in the page's own model, as a snapshot would, without a server. */

@@ -1,10 +1,7 @@
 export { BillLine, BILL_LINE_BASES, type BillLineBasis } from './bill-line.js';
-export { CandidateBatch } from './candidate-batch.js';
 export { Equipment } from './equipment.js';
 export { EMPTY_SPACE_RULES, EquipmentRun, type EmptySpaceRule } from './equipment-run.js';
 export { EQUIPMENT_USE_BASES, EquipmentUse, type EquipmentUseBasis } from './equipment-use.js';
-export { FrozenCard } from './frozen-card.js';
-export { FrozenLine } from './frozen-line.js';
 export { LabourGrade } from './labour-grade.js';
 export { LabourStep, LABOUR_TIME_BASES, type LabourTimeBasis } from './labour-step.js';
 export { OtherCost, OTHER_COST_BASES, type OtherCostBasis } from './other-cost.js';

@@ -1,85 +1,20 @@
 import type { RowsByKind } from '@nuvar/book';
-import {
-  frozenComparison,
-  fullCost,
-  openDays,
-  overhead,
-  overheadOnCard,
-  overheadPerMonth,
-  productComparison,
-  runningCost,
-} from '../overhead/index.js';
-import {
-  batchParts,
-  breakEvenOfBook,
-  breakEvenOfShare,
-  candidateBatch,
-  candidateSale,
-  coverage,
-} from '../planning/index.js';
-import {
-  batch,
-  cardSubtotals,
-  equipmentRate,
-  equipmentUseCost,
-  labourHours,
-  labourRate,
-  labourStepCost,
-  lineCost,
-  lossCost,
-  otherCost,
-  ownersLabour,
-  productCost,
-  recoveredScrap,
-  runCost,
-  typedCosts,
-} from '../production/index.js';
-import { exchangeRate, listedPrice, materialPrice, priceInUnits } from '../purchasing/index.js';
-import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice } from '../selling/index.js';
-import type { Calculation } from './calculation.js';
-import { beginEvaluation, type Evaluation } from './evaluation.js';
-import type { Override } from './sources.js';
+import { COSTING_CALCULATIONS } from '../costing/index.js';
+import { OVERHEAD_CALCULATIONS } from '../overhead/index.js';
+import { PLANNING_CALCULATIONS } from '../planning/index.js';
+import { PRODUCTION_CALCULATIONS } from '../production/index.js';
+import { PURCHASING_CALCULATIONS } from '../purchasing/index.js';
+import { SELLING_CALCULATIONS } from '../selling/index.js';
+import { beginEvaluation, type Calculation, type Evaluation, type Override } from '../sheet/index.js';
 
 /** Every calculation whose figures can be asked for by key. */
-const CALCULATIONS: readonly Calculation<unknown>[] = [
-  exchangeRate,
-  listedPrice,
-  materialPrice,
-  priceInUnits,
-  batch,
-  labourRate,
-  labourStepCost,
-  labourHours,
-  lineCost,
-  otherCost,
-  recoveredScrap,
-  typedCosts,
-  equipmentRate,
-  runCost,
-  equipmentUseCost,
-  productCost,
-  cardSubtotals,
-  ownersLabour,
-  lossCost,
-  openDays,
-  runningCost,
-  overhead,
-  fullCost,
-  overheadPerMonth,
-  overheadOnCard,
-  setPrice,
-  pricePoint,
-  priceRatios,
-  priceLimits,
-  salesPerMonth,
-  candidateSale,
-  breakEvenOfBook,
-  breakEvenOfShare,
-  coverage,
-  batchParts,
-  candidateBatch,
-  frozenComparison,
-  productComparison,
+export const CALCULATIONS: readonly Calculation<unknown>[] = [
+  ...PURCHASING_CALCULATIONS,
+  ...PRODUCTION_CALCULATIONS,
+  ...OVERHEAD_CALCULATIONS,
+  ...COSTING_CALCULATIONS,
+  ...SELLING_CALCULATIONS,
+  ...PLANNING_CALCULATIONS,
 ];
 
 /**

@@ -12,9 +12,9 @@ import {
 } from '@nuvar/book';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { reportOf, VIEWS } from '../views/index.js';
 import { DAY, demoRows } from '../testing/evaluated.js';
-import { evaluate } from './index.js';
+import { reportOf, VIEWS } from '../views/index.js';
+import { evaluate } from './evaluate.js';
 
 const KINDS_TOUCHED: readonly Kind[] = [
   'supplierPrice',

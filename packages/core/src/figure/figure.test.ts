@@ -2,23 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { NUMBER, PERCENT, unit } from '../quantity/index.js';
 import { amount, DAY, evaluated, workshop } from '../testing/evaluated.js';
-import {
-  constant,
-  difference,
-  folded,
-  gap,
-  missing,
-  percentOf,
-  product,
-  quotient,
-  runningSum,
-  sameValue,
-  shareOf,
-  slopes,
-  sum,
-  wholeOf,
-  type Figure,
-} from './index.js';
+import type { Figure } from './figure.js';
+import { folded } from './folded.js';
+import { gap } from './gap.js';
+import { constant, missing } from './leaves.js';
+import { difference, percentOf, product, quotient, shareOf, sum, wholeOf } from './operations.js';
+import { runningSum } from './running-sum.js';
+import { sameValue } from './same-value.js';
+import { slopes } from './slopes.js';
 
 const EUR = unit('EUR');
 const euros = (amount: string) => constant('money', amount, EUR, 'example');

@@ -1,8 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { gap, unitedGaps, type Gap } from './gap.js';
-import { GAPS } from './index.js';
+import { type Gap, gap, GAPS, unitedGaps } from './gap.js';
 
 it('docs/figures.md lists every gap with its sentence, and no other', () => {
   const page = readFileSync(new URL('../../../../docs/figures.md', import.meta.url), 'utf8');

@@ -1,7 +1,7 @@
-import { decimal, type Decimal } from '../number/index.js';
+import { type Decimal, decimal } from '../number/index.js';
 import type { Unit } from '../quantity/index.js';
 import type { Figure } from './figure.js';
-import { gap, NO_GAPS, type Gap, type Place } from './gap.js';
+import { type Gap, gap, NO_GAPS, type Place } from './gap.js';
 
 const NO_PARTS: readonly Figure[] = [];
 

@@ -1,15 +1,15 @@
 import {
   CoreError,
   Decimal,
+  type Decimal as DecimalValue,
   HUNDRED,
+  type Rounding,
   roundToStep,
   ZERO,
-  type Decimal as DecimalValue,
-  type Rounding,
 } from '../number/index.js';
 import { PERCENT, type Unit } from '../quantity/index.js';
-import { isWhole, type Figure, type Operation } from './figure.js';
-import { unitedGaps, type Gap } from './gap.js';
+import { type Figure, isWhole, type Operation } from './figure.js';
+import { type Gap, unitedGaps } from './gap.js';
 import { dividedByNothing, missing } from './leaves.js';
 
 /** What a result is called: its name, and the row it is of where the name alone does not say it. */

@@ -1,9 +1,9 @@
-import { Decimal, ExactDecimal, type Decimal as DecimalValue } from '../number/index.js';
+import { Decimal, type Decimal as DecimalValue, ExactDecimal } from '../number/index.js';
 import type { Unit } from '../quantity/index.js';
-import { isWhole, type Figure } from './figure.js';
-import { NO_GAPS, unitedGaps, type Gap } from './gap.js';
+import { type Figure, isWhole } from './figure.js';
+import { type Gap, NO_GAPS, unitedGaps } from './gap.js';
 import { requireUnit, sum } from './operations.js';
-import { stillMadeOf, type CalledOf } from './still-made-of.js';
+import { type CalledOf, stillMadeOf } from './still-made-of.js';
 
 /** Fewer parts than these are added as quickly as what has moved among them is found. */
 const FEW = 4;

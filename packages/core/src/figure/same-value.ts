@@ -1,5 +1,5 @@
 import { Decimal } from '../number/index.js';
-import { isFigure, type Figure } from './figure.js';
+import { type Figure, isFigure } from './figure.js';
 
 /**
  * True where two results of a calculation are the same in every respect but their keys: amounts by value, all else

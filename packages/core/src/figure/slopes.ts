@@ -1,4 +1,4 @@
-import { HUNDRED, ONE, ZERO, type Decimal } from '../number/index.js';
+import { type Decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
 import type { Figure } from './figure.js';
 
 /** How much a figure moves when one of its inputs rises by one of its units. */

@@ -1,5 +1,5 @@
 import currencies from 'currency-codes';
-import { decimal, type Decimal } from '../number/index.js';
+import { type Decimal, decimal } from '../number/index.js';
 
 /** Digits after the point that a currency has, by ISO 4217 (JPY 0, EUR 2, KWD 3); 2 where the table has none. */
 export function minorDigits(currency: string): number {

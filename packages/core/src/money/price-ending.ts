@@ -1,5 +1,5 @@
 import type { EndingDirection, PriceEnding } from '@nuvar/book';
-import { decimal, ONE, roundToStep, type Decimal } from '../number/index.js';
+import { type Decimal, decimal, ONE, roundToStep } from '../number/index.js';
 
 /**
  * Brings a price as the customer sees it to an ending: ".99" makes 18.20 into 18.99 (up), 17.99 (down) or 17.99

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { adjusted, readAdjustment } from './index.js';
+import { adjusted, readAdjustment } from './adjustment.js';
 
 it.each<[typed: string, before: string | null, after: string | null]>([
   ['+5%', '20', '21'],

@@ -1,5 +1,5 @@
 import { Decimal, decimal } from './decimal.js';
-import { readNumber, type DecimalSign } from './read-number.js';
+import { type DecimalSign, readNumber } from './read-number.js';
 
 /** How many values are changed in one go: each by a percentage, by a factor, by an amount, or to one value. */
 export interface Adjustment {

@@ -1,5 +1,5 @@
-import { Decimal, ZERO, type Decimal as DecimalValue } from './decimal.js';
 import { CoreError } from './core-error.js';
+import { Decimal, type Decimal as DecimalValue, ZERO } from './decimal.js';
 
 /**
  * Splits an amount over weights in whole steps (minor units), by the largest remainder, so that the shares sum exactly

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readNumber, type DecimalSign } from './read-number.js';
+import { type DecimalSign, readNumber } from './read-number.js';
 
 describe('readNumber', () => {
   it.each<[typed: string, sign: DecimalSign, value: string, unit?: string]>([

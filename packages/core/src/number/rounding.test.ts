@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { apportion, Decimal, decimal, fixedDigits, roundToStep, sharesInPercent } from './index.js';
+import { apportion, sharesInPercent } from './apportion.js';
+import { Decimal, decimal } from './decimal.js';
+import { fixedDigits, roundToStep } from './round.js';
 
 describe('decimals', () => {
   it('are decimal where binary floats are not, to 34 digits', () => {

@@ -1,9 +1,10 @@
-export { costItems, type CostItem } from './cost-items.js';
-export { countedIn, type CardComparison, type ComparedLine } from './compared-cards.js';
-export { frozenComparison } from './frozen-comparison.js';
-export { productComparison } from './product-comparison.js';
-export { fullCost, overheadPerMonth, plannedUnits, type FullCost } from './full-cost.js';
+import type { Calculation } from '../sheet/index.js';
+import { openDays } from './open-days.js';
+import { overhead } from './overhead.js';
+import { runningCost } from './running-cost.js';
+
 export { openDays } from './open-days.js';
-export { overheadOnCard } from './overhead-on-card.js';
 export { overhead, type Overhead } from './overhead.js';
 export { runningCost } from './running-cost.js';
+
+export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [openDays, runningCost, overhead];

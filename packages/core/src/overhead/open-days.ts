@@ -1,6 +1,5 @@
-import { DAY, MONTH, WEEK, YEAR } from '../evaluate/units.js';
-import type { Calculation } from '../evaluate/calculation.js';
-import { choice, constant, difference, product, quotient, type Figure } from '../figure/index.js';
+import { choice, constant, difference, type Figure, product, quotient } from '../figure/index.js';
+import { type Calculation, DAY, MONTH, WEEK, YEAR } from '../sheet/index.js';
 
 export const MONTHS_A_YEAR = constant('Months in a year', '12', MONTH.per(YEAR), 'calendar');
 export const WEEKS_A_YEAR = constant('Weeks in a year', '52', WEEK.per(YEAR), 'common practice');

@@ -1,9 +1,8 @@
 import type { RunningCostPool } from '@nuvar/book';
-import { HOUR, MONTH, money } from '../evaluate/units.js';
-import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
-import { choice, constant, difference, gap, isWhole, product, quotient, sum, type Figure } from '../figure/index.js';
-import { unit } from '../quantity/index.js';
+import { choice, constant, difference, type Figure, gap, isWhole, product, quotient, sum } from '../figure/index.js';
 import { labourHours } from '../production/index.js';
+import { unit } from '../quantity/index.js';
+import { type Calculation, HOUR, money, MONTH, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 import { openDays } from './open-days.js';
 import { runningCost } from './running-cost.js';
 

@@ -1,19 +1,18 @@
 import type { RowOf } from '@nuvar/book';
-import { DAY, MONTH, money, WEEK, YEAR } from '../evaluate/units.js';
-import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
+import { addMonths } from '../calendar/index.js';
 import {
   choice,
   constant,
+  type Figure,
+  type Gap,
   gap,
   missing,
   ofMissingRow,
   product,
   quotient,
-  type Figure,
-  type Gap,
 } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { addMonths } from '../calendar/index.js';
+import { type Calculation, DAY, money, MONTH, type Sheet, WEEK, WHOLE_BOOK, YEAR } from '../sheet/index.js';
 import { MONTHS_A_YEAR, openDays, WEEKS_A_YEAR } from './open-days.js';
 
 const QUARTER = unit('quarter');

@@ -1,21 +1,21 @@
-import { bookCurrency, money } from '../evaluate/units.js';
-import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
+import { overheadPerMonth } from '../costing/index.js';
 import {
   choice,
+  type Figure,
+  type Gap,
   gap,
   missing,
   ofMissingRow,
   product,
   quotient,
   rounded,
-  type Figure,
-  type Gap,
 } from '../figure/index.js';
-import { fixedDigits, ONE } from '../number/index.js';
 import { minorDigits } from '../money/index.js';
+import { fixedDigits, ONE } from '../number/index.js';
+import { openDays, overhead } from '../overhead/index.js';
 import { unit } from '../quantity/index.js';
-import { openDays, overhead, overheadPerMonth } from '../overhead/index.js';
 import { contributionOf, netProceedsAt, saleTerms, unitCostOf } from '../selling/index.js';
+import { bookCurrency, type Calculation, money, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 
 /** One sale at a candidate price. */
 export interface CandidateSale {

@@ -1,8 +1,7 @@
-import { money, MONTH } from '../evaluate/units.js';
-import { WHOLE_BOOK, type Calculation } from '../evaluate/calculation.js';
-import { difference, gap, missing, quotient, shareOf, sum, type Figure } from '../figure/index.js';
+import { difference, type Figure, gap, missing, quotient, shareOf, sum } from '../figure/index.js';
 import { openDays, overhead } from '../overhead/index.js';
 import { salesPerMonth } from '../selling/index.js';
+import { type Calculation, money, MONTH, WHOLE_BOOK } from '../sheet/index.js';
 
 /** How much of the running costs the planned sales cover at today's prices. */
 export interface Coverage {

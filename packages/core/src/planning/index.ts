@@ -1,3 +1,13 @@
+import type { Calculation } from '../sheet/index.js';
+import { breakEvenOfBook, breakEvenOfShare, candidateSale } from './break-even.js';
+import { coverage } from './coverage.js';
+
 export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
-export { batchParts, candidateBatch } from './candidate-batch.js';
 export { coverage } from './coverage.js';
+
+export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
+  candidateSale,
+  breakEvenOfBook,
+  breakEvenOfShare,
+  coverage,
+];

@@ -1,7 +1,6 @@
-import { BATCH } from '../evaluate/units.js';
-import type { Calculation } from '../evaluate/calculation.js';
-import { constant, percentOf, type Figure } from '../figure/index.js';
+import { constant, type Figure, percentOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
+import { BATCH, type Calculation } from '../sheet/index.js';
 
 /** One batch of a product, with what every line of it has to know of the product. */
 export interface Batch {

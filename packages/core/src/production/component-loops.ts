@@ -1,4 +1,4 @@
-import { WHOLE_BOOK, type Calculation, type Sheet } from '../evaluate/calculation.js';
+import { type Calculation, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 
 /** The products in whose bills a product stands. Apart, so that another quantity does not ask again for loops. */
 const usersOf: Calculation<readonly string[]> = {

@@ -1,8 +1,7 @@
 import type { RowOf } from '@nuvar/book';
-import { HOUR, money } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import {
   difference,
+  type Figure,
   gap,
   missing,
   ofMissingRow,
@@ -10,9 +9,9 @@ import {
   product,
   quotient,
   sum,
-  type Figure,
 } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
+import { type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
 
 const KILOWATT_HOUR = unit('kWh');
 

@@ -1,8 +1,7 @@
 import type { RowOf } from '@nuvar/book';
-import { HOUR, money, PLACE, RUN } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { choice, difference, gap, missing, percentOf, product, quotient, type Figure } from '../figure/index.js';
+import { choice, difference, type Figure, gap, missing, percentOf, product, quotient } from '../figure/index.js';
 import { PERCENT } from '../quantity/index.js';
+import { type Calculation, HOUR, money, PLACE, RUN, type Sheet } from '../sheet/index.js';
 import { equipmentRate } from './equipment-rate.js';
 
 /** A run of a machine that several products share. */

@@ -1,12 +1,11 @@
-import { BATCH, MINUTE, money, PLACE } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import type { RowOf } from '@nuvar/book';
-import { gap, missing, ofMissingRow, product, type Figure } from '../figure/index.js';
-import { unit } from '../quantity/index.js';
+import { type Figure, gap, missing, ofMissingRow, product } from '../figure/index.js';
 import { converted } from '../purchasing/index.js';
+import { unit } from '../quantity/index.js';
+import { BATCH, type Calculation, MINUTE, money, PLACE, type Sheet } from '../sheet/index.js';
 import { batch } from './batch.js';
 import { equipmentRate } from './equipment-rate.js';
 import { runCost } from './equipment-run.js';
+import type { RowOf } from '@nuvar/book';
 
 /** What a use of equipment takes and costs for one batch. */
 export interface EquipmentUseCost {

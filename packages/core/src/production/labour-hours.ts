@@ -1,7 +1,6 @@
-import { BATCH, HOUR } from '../evaluate/units.js';
-import type { Calculation } from '../evaluate/calculation.js';
-import { gap, missing, product, quotient, sum, type Figure } from '../figure/index.js';
+import { type Figure, gap, missing, product, quotient, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
+import { BATCH, type Calculation, HOUR } from '../sheet/index.js';
 import { batch } from './batch.js';
 import { isInLoop } from './component-loops.js';
 import { labourStepCost } from './labour-step-cost.js';

@@ -1,7 +1,6 @@
-import { HOUR, money } from '../evaluate/units.js';
-import type { Calculation } from '../evaluate/calculation.js';
-import { constant, gap, ofMissingRow, percentOf, sum, wholeOf, type Figure } from '../figure/index.js';
+import { constant, type Figure, gap, ofMissingRow, percentOf, sum, wholeOf } from '../figure/index.js';
 import { PERCENT } from '../quantity/index.js';
+import { type Calculation, HOUR, money } from '../sheet/index.js';
 
 /**
  * What an hour of making costs at a labour grade: wage x (100 % + on-costs) / productive share of paid time.

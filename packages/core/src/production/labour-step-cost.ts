@@ -1,9 +1,8 @@
 import type { RowOf } from '@nuvar/book';
-import { BATCH, HOUR, MINUTE, money } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { gap, missing, ofMissingRow, product, quotient, sum, type Figure } from '../figure/index.js';
-import { NUMBER, unit } from '../quantity/index.js';
+import { type Figure, gap, missing, ofMissingRow, product, quotient, sum } from '../figure/index.js';
 import { converted } from '../purchasing/index.js';
+import { NUMBER, unit } from '../quantity/index.js';
+import { BATCH, type Calculation, HOUR, MINUTE, money, type Sheet } from '../sheet/index.js';
 import { batch } from './batch.js';
 import { labourRate } from './labour-rate.js';
 

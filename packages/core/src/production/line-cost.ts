@@ -1,8 +1,7 @@
-import { BATCH, money } from '../evaluate/units.js';
-import type { Sheet } from '../evaluate/calculation.js';
-import { gap, missing, product, stillMadeOf, sum, type Figure } from '../figure/index.js';
-import { byElement, ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
-import { materialPrice, type MaterialPrice } from '../purchasing/index.js';
+import { type Figure, gap, missing, product, stillMadeOf, sum } from '../figure/index.js';
+import { type MaterialPrice, materialPrice } from '../purchasing/index.js';
+import { BATCH, money, type Sheet } from '../sheet/index.js';
+import { byElement, type Element, ELEMENT_LABELS, ELEMENTS } from './elements.js';
 import type { LineItem } from './line-item.js';
 import type { LineQuantity } from './line-quantity.js';
 

@@ -1,6 +1,6 @@
 import type { RowOf } from '@nuvar/book';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import type { ConvertedItem } from '../purchasing/index.js';
+import type { Calculation, Sheet } from '../sheet/index.js';
 
 /** What a bill line is of, as far as its quantity is concerned: a material, or a product as a component. */
 export interface LineItem extends ConvertedItem {

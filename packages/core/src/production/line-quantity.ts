@@ -1,9 +1,8 @@
 import type { RowOf } from '@nuvar/book';
-import { BATCH } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { constant, difference, folded, gap, missing, product, wholeOf, type Figure } from '../figure/index.js';
-import { conversion, PERCENT, unit, unitWord } from '../quantity/index.js';
+import { constant, difference, type Figure, folded, gap, missing, product, wholeOf } from '../figure/index.js';
 import { convertedFor } from '../purchasing/index.js';
+import { conversion, PERCENT, unit, unitWord } from '../quantity/index.js';
+import { BATCH, type Calculation, type Sheet } from '../sheet/index.js';
 import { batch, type Batch } from './batch.js';
 import { itemOf, type LineItem } from './line-item.js';
 

@@ -1,7 +1,6 @@
-import { BATCH, money } from '../evaluate/units.js';
-import type { Calculation } from '../evaluate/calculation.js';
-import { gap, ofMissingRow, product, type Figure } from '../figure/index.js';
+import { type Figure, gap, ofMissingRow, product } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
+import { BATCH, type Calculation, money } from '../sheet/index.js';
 import { batch } from './batch.js';
 
 /** A direct expense for one batch: as stated, or per good unit x good units. */

@@ -1,7 +1,6 @@
-import { BATCH, money } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import {
   difference,
+  type Figure,
   gap,
   missing,
   ofMissingRow,
@@ -10,15 +9,15 @@ import {
   runningSum,
   stillMadeOf,
   sum,
-  type Figure,
 } from '../figure/index.js';
-import { unit, type Unit } from '../quantity/index.js';
+import { type Unit, unit } from '../quantity/index.js';
+import { BATCH, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { batch } from './batch.js';
 import { isInLoop } from './component-loops.js';
-import { byElement, ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
+import { byElement, type Element, ELEMENT_LABELS, ELEMENTS } from './elements.js';
 import { equipmentUseCost } from './equipment-use.js';
 import { labourStepCost } from './labour-step-cost.js';
-import { costOfLine, lineTotal, type LineCost } from './line-cost.js';
+import { costOfLine, type LineCost, lineTotal } from './line-cost.js';
 import { billQuantities } from './line-quantity.js';
 import { otherCost } from './other-cost.js';
 import { recoveredScrap } from './recovered-scrap.js';

@@ -2,8 +2,9 @@ import { fieldValue, rowsByKind, type Kind } from '@nuvar/book';
 import type { BookBuilder } from '@nuvar/book/demo';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { evaluate, type Evaluation, type Override } from '../evaluate/index.js';
+import { evaluate } from '../evaluate/index.js';
 import { decimal } from '../number/index.js';
+import type { Evaluation, Override } from '../sheet/index.js';
 import { amount, DAY, evaluated, rowsOf } from '../testing/evaluated.js';
 import { VIEWS } from '../views/index.js';
 

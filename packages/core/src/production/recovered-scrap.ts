@@ -1,7 +1,6 @@
-import { BATCH, money } from '../evaluate/units.js';
-import type { Calculation } from '../evaluate/calculation.js';
-import { gap, ofMissingRow, product, type Figure } from '../figure/index.js';
+import { type Figure, gap, ofMissingRow, product } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
+import { BATCH, type Calculation, money } from '../sheet/index.js';
 
 /** What is won back from a batch is worth: quantity per batch x worth per unit. It lowers the cost of materials. */
 export const recoveredScrap: Calculation<{ perBatch: Figure }> = {

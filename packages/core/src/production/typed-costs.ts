@@ -1,8 +1,7 @@
-import { HOUR, money } from '../evaluate/units.js';
-import type { Calculation } from '../evaluate/calculation.js';
-import { gap, missing, sum, type Figure } from '../figure/index.js';
+import { type Figure, gap, missing, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { byElement, ELEMENT_LABELS, type Element } from './elements.js';
+import { type Calculation, HOUR, money } from '../sheet/index.js';
+import { byElement, type Element, ELEMENT_LABELS } from './elements.js';
 
 /**
  * What one good unit of a quick product costs by element, as typed, and the labour hours in it. Gaps: nothing typed at

@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
-import type { Sheet } from '../evaluate/calculation.js';
-import { constant, gap, product, quotient, type Figure } from '../figure/index.js';
-import { conversion, ownWay, unit, unitWord, type Conversion, type WayStep } from '../quantity/index.js';
+import { constant, type Figure, gap, product, quotient } from '../figure/index.js';
+import { type Conversion, conversion, ownWay, unit, unitWord, type WayStep } from '../quantity/index.js';
+import type { Sheet } from '../sheet/index.js';
 
 /** A material or a product, as far as its own conversions are concerned. */
 export interface ConvertedItem {

@@ -1,8 +1,7 @@
 import type { RowOf } from '@nuvar/book';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { bookCurrency, money } from '../evaluate/units.js';
-import { gap, missing, type Figure } from '../figure/index.js';
+import { type Figure, gap, missing } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
+import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 
 /**
  * What one unit of a foreign currency is worth in the book's currency on a day: the newest rate on or before it. The id

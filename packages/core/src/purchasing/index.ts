@@ -1,8 +1,19 @@
+import type { Calculation } from '../sheet/index.js';
+import { exchangeRate } from './exchange-rate.js';
+import { listedPrice } from './listed-price.js';
+import { materialPrice } from './material-price.js';
+import { priceInUnits } from './price-in-units.js';
+
 export { conversionConflicts } from './conversion-conflicts.js';
 export { converted, convertedFor, ownConversions, type ConvertedItem } from './converted.js';
-export { exchangeRate } from './exchange-rate.js';
 export * from './price-list/index.js';
 export { listedPrice, validPrices } from './listed-price.js';
 export { materialPrice, type MaterialPrice } from './material-price.js';
 export { priceInUnits } from './price-in-units.js';
-export { goesInto, productsUsing, whereUsed, type GoesIn } from './where-used.js';
+
+export const PURCHASING_CALCULATIONS: readonly Calculation<unknown>[] = [
+  exchangeRate,
+  listedPrice,
+  materialPrice,
+  priceInUnits,
+];

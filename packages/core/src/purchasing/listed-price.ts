@@ -1,8 +1,7 @@
 import type { RowOf } from '@nuvar/book';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { bookCurrency, money } from '../evaluate/units.js';
-import { gap, missing, product, quotient, type Figure, type Gap } from '../figure/index.js';
+import { type Figure, type Gap, gap, missing, product, quotient } from '../figure/index.js';
 import { NUMBER, unit, unitWord } from '../quantity/index.js';
+import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { convertedFor } from './converted.js';
 import { exchangeRate } from './exchange-rate.js';
 

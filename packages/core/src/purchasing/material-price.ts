@@ -1,10 +1,9 @@
 import type { PlanningBasis, RowOf } from '@nuvar/book';
 import { addMonths } from '../calendar/index.js';
-import { money } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
 import {
   choice,
   constant,
+  type Figure,
   gap,
   largest,
   missing,
@@ -13,9 +12,9 @@ import {
   product,
   quotient,
   sum,
-  type Figure,
 } from '../figure/index.js';
 import { NUMBER, PERCENT, unit } from '../quantity/index.js';
+import { type Calculation, money, type Sheet } from '../sheet/index.js';
 import { listedPrice, validPrices } from './listed-price.js';
 
 const NAME = 'Price per base unit';

@@ -1,7 +1,7 @@
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { constant, product, quotient, type Figure } from '../figure/index.js';
+import { constant, type Figure, product, quotient } from '../figure/index.js';
 import { conversion, NUMBER, unitsWithin } from '../quantity/index.js';
-import { convertedFor, factorOf, ownConversions, type ConvertedItem } from './converted.js';
+import type { Calculation, Sheet } from '../sheet/index.js';
+import { convertedFor, type ConvertedItem, factorOf, ownConversions } from './converted.js';
 import { materialPrice } from './material-price.js';
 
 /**

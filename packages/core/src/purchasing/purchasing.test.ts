@@ -1,8 +1,8 @@
 import type { RowOf } from '@nuvar/book';
 import { describe, expect, it } from 'vitest';
-import { VIEWS } from '../views/index.js';
 import { amount, DAY, evaluated, rowsOf } from '../testing/evaluated.js';
-import { conversionConflicts } from './index.js';
+import { VIEWS } from '../views/index.js';
+import { conversionConflicts } from './conversion-conflicts.js';
 
 /** Eggs by the tray of 30 for 9.00; an egg weighs 58 g; a cake takes 290 g of egg and two eggs more. */
 function bakery(conversions: readonly (readonly [string, string, string | null, string])[]) {

@@ -1,7 +1,9 @@
 import { UNITS, unitOfMeasure } from '@nuvar/book';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { convert, NUMBER, ownWay, unit, unitsWithin } from './index.js';
+import { convert } from './convert.js';
+import { ownWay, unitsWithin } from './own-ways.js';
+import { NUMBER, unit } from './unit.js';
 
 describe('units of measure', () => {
   // NIST SP 811 (2008), appendix B.8 and B.9, factors in bold (exact); imperial gallon: UK Weights and Measures Act 1985.

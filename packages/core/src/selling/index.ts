@@ -1,3 +1,10 @@
+import type { Calculation } from '../sheet/index.js';
+import { priceLimits } from './price-limits.js';
+import { pricePoint } from './price-point.js';
+import { priceRatios } from './price-ratios.js';
+import { salesPerMonth } from './sales-per-month.js';
+import { setPrice } from './set-price.js';
+
 export { priceLimits } from './price-limits.js';
 export { pricePoint, unitCostOf } from './price-point.js';
 export { priceRatios } from './price-ratios.js';
@@ -5,3 +12,11 @@ export { contributionOf, netProceedsAt } from './sale.js';
 export { saleTerms } from './sale-terms.js';
 export { salesPerMonth } from './sales-per-month.js';
 export { setPrice } from './set-price.js';
+
+export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
+  setPrice,
+  pricePoint,
+  priceRatios,
+  priceLimits,
+  salesPerMonth,
+];

@@ -1,8 +1,8 @@
 import type { PriceBasis, PriceEnding, EndingDirection } from '@nuvar/book';
-import { difference, gap, percentOf, rounded, shaped, sum, wholeOf, type Figure } from '../figure/index.js';
+import { difference, type Figure, gap, percentOf, rounded, shaped, sum, wholeOf } from '../figure/index.js';
 import { minorUnit, priceEnding } from '../money/index.js';
 import { PERCENT } from '../quantity/index.js';
-import { THE_WHOLE, type SaleTerms } from './sale-terms.js';
+import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
 import type { UnitCost } from './sale.js';
 
 /**

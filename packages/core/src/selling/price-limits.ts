@@ -1,10 +1,9 @@
-import { bookCurrency, money } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { gap, missing, type Figure } from '../figure/index.js';
+import { type Figure, gap, missing } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { unitCostOf } from './price-point.js';
+import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { floorPrice, priceForTarget, withEnding } from './price-for-target.js';
-import { setPrice, type SetPrice } from './set-price.js';
+import { unitCostOf } from './price-point.js';
+import { type SetPrice, setPrice } from './set-price.js';
 
 /** Other prices that a set price is held against. */
 export interface PriceLimits {

@@ -1,7 +1,7 @@
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
+import { fullCost } from '../costing/index.js';
 import { difference, type Figure } from '../figure/index.js';
-import { fullCost } from '../overhead/index.js';
 import { productCost } from '../production/index.js';
+import type { Calculation, Sheet } from '../sheet/index.js';
 import { contributionOf, type UnitCost } from './sale.js';
 import { setPrice } from './set-price.js';
 

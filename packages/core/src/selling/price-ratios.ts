@@ -1,6 +1,6 @@
-import type { Calculation } from '../evaluate/calculation.js';
-import { fullCost } from '../overhead/index.js';
-import { shareOf, type Figure } from '../figure/index.js';
+import { fullCost } from '../costing/index.js';
+import { type Figure, shareOf } from '../figure/index.js';
+import type { Calculation } from '../sheet/index.js';
 import { pricePoint } from './price-point.js';
 import { setPrice } from './set-price.js';
 

@@ -1,8 +1,7 @@
 import type { RowOf } from '@nuvar/book';
-import { money, ORDER } from '../evaluate/units.js';
-import type { Sheet } from '../evaluate/calculation.js';
-import { choice, constant, quotient, sum, type Figure } from '../figure/index.js';
+import { choice, constant, type Figure, quotient, sum } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
+import { money, ORDER, type Sheet } from '../sheet/index.js';
 
 /** On what terms a product is sold in a channel: tax, and what the channel takes. */
 export interface SaleTerms {

@@ -1,4 +1,4 @@
-import { difference, percentOf, sum, wholeOf, type Figure } from '../figure/index.js';
+import { difference, type Figure, percentOf, sum, wholeOf } from '../figure/index.js';
 import type { SaleTerms } from './sale-terms.js';
 
 /** What one unit costs the seller, before what the channel takes. */

@@ -1,8 +1,7 @@
-import type { Calculation } from '../evaluate/calculation.js';
-import { gap, missing, product, quotient, rounded, type Figure } from '../figure/index.js';
+import { type Figure, gap, missing, product, quotient, rounded } from '../figure/index.js';
 import { ONE } from '../number/index.js';
-import { plannedUnits } from '../overhead/index.js';
-import { labourHours } from '../production/index.js';
+import { labourHours, plannedUnits } from '../production/index.js';
+import type { Calculation } from '../sheet/index.js';
 import { pricePoint, unitCostOf } from './price-point.js';
 import { contributionOf } from './sale.js';
 import { setPrice } from './set-price.js';

@@ -3,8 +3,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { minorDigits, priceEnding } from '../money/index.js';
 import { decimal } from '../number/index.js';
-import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice } from './index.js';
 import { amount, evaluated, workshop } from '../testing/evaluated.js';
+import { priceLimits } from './price-limits.js';
+import { pricePoint } from './price-point.js';
+import { priceRatios } from './price-ratios.js';
+import { salesPerMonth } from './sales-per-month.js';
+import { setPrice } from './set-price.js';
 
 /** The workshop's product costs 7.00 by itself and 12.00 in full. */
 const figures = (fields: Parameters<typeof workshop>[0], ...names: string[]) => {

@@ -1,10 +1,9 @@
 import type { RowOf } from '@nuvar/book';
-import { money } from '../evaluate/units.js';
-import type { Calculation, Sheet } from '../evaluate/calculation.js';
-import { difference, gap, ofMissingRow, percentOf, type Figure } from '../figure/index.js';
+import { difference, type Figure, gap, ofMissingRow, percentOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { netProceedsAt, type NetProceeds } from './sale.js';
-import { saleTerms, THE_WHOLE, type SaleTerms } from './sale-terms.js';
+import { type Calculation, money, type Sheet } from '../sheet/index.js';
+import { type SaleTerms, saleTerms, THE_WHOLE } from './sale-terms.js';
+import { type NetProceeds, netProceedsAt } from './sale.js';
 
 /** A set price and what the seller gets of it, which no cost can move. */
 export interface SetPrice extends NetProceeds {

@@ -1,7 +1,8 @@
 import { readBookFile, rowsByKind, type BookRows, type Kind } from '@nuvar/book';
 import { bookBuilder, quillfernPottery, type BookBuilder } from '@nuvar/book/demo';
-import { evaluate, type Evaluation } from '../evaluate/index.js';
+import { evaluate } from '../evaluate/index.js';
 import { CoreError } from '../number/index.js';
+import type { Evaluation } from '../sheet/index.js';
 
 /** The day on which the examples are worked out. */
 export const DAY = '2026-11-25';

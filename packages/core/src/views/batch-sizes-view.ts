@@ -1,9 +1,9 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { batchParts, candidateBatch } from '../planning/index.js';
-import { fullCost, overhead } from '../overhead/index.js';
-import { batch } from '../production/index.js';
+import { batchParts, candidateBatch, fullCost } from '../costing/index.js';
 import { isWhole } from '../figure/index.js';
-import { figureViews, figureView, type FigureView } from './figure-view.js';
+import { overhead } from '../overhead/index.js';
+import { batch } from '../production/index.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView, figureViews } from './figure-view.js';
 
 type SizeFigures = Readonly<Record<'variableCost' | 'fullCost' | 'setUpPerUnit', FigureView>>;
 

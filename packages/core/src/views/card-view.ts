@@ -1,22 +1,20 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { fullCost, overheadOnCard } from '../overhead/index.js';
+import { cardSubtotals, fullCost, lossCost, overheadOnCard } from '../costing/index.js';
+import { type Figure, isWhole } from '../figure/index.js';
+import { sharesInPercent } from '../number/index.js';
 import {
   batch,
-  cardSubtotals,
   ELEMENT_LABELS,
   equipmentUseCost,
   labourHours,
   labourStepCost,
   lineCost,
-  lossCost,
   otherCost,
   ownersLabour,
   productCost,
   recoveredScrap,
 } from '../production/index.js';
-import { sharesInPercent } from '../number/index.js';
-import { isWhole, type Figure } from '../figure/index.js';
-import { figureView, figureViews, type FigureView } from './figure-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView, figureViews } from './figure-view.js';
 
 /** One line of a cost card: an element or a subtotal, per unit and per batch, with its share of the full cost. */
 export interface CardLine {

@@ -1,14 +1,14 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { isWhole, type Figure } from '../figure/index.js';
 import {
+  type CardComparison,
+  type ComparedLine,
   countedIn,
   frozenComparison,
   productComparison,
-  type CardComparison,
-  type ComparedLine,
-} from '../overhead/index.js';
+} from '../costing/index.js';
+import { type Figure, isWhole } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { figureView, figureViews, type FigureView } from './figure-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView, figureViews } from './figure-view.js';
 
 interface SideView {
   readonly quantity: FigureView;

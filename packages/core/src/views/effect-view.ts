@@ -1,7 +1,6 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import type { Override } from '../evaluate/index.js';
-import { fullCost } from '../overhead/index.js';
+import { fullCost } from '../costing/index.js';
 import { isWhole } from '../figure/index.js';
+import type { Evaluation, Override } from '../sheet/index.js';
 
 /** What overrides do to the full cost of one product. */
 export interface EffectView {

@@ -1,6 +1,6 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
 import { runCost } from '../production/index.js';
-import { figureViews, type FigureView } from './figure-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureViews } from './figure-view.js';
 
 export interface RunView extends Readonly<Record<'perRun' | 'perPlace' | 'idlePerRun', FigureView>> {
   readonly usedIn: readonly { readonly id: string; readonly name: string }[];

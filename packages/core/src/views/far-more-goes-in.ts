@@ -1,8 +1,8 @@
 import { unitOfMeasure, type RowOf } from '@nuvar/book';
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { decimal, ZERO, type Decimal } from '../number/index.js';
+import { type Decimal, decimal, ZERO } from '../number/index.js';
 import { batch, lineCosts } from '../production/index.js';
 import { convert } from '../quantity/index.js';
+import type { Evaluation } from '../sheet/index.js';
 
 /** From how many times as much going in as comes out it is taken for a mistake. Drying and boiling down stay well below. */
 const FAR_MORE = decimal(10);

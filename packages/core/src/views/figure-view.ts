@@ -1,4 +1,4 @@
-import { figureKey, gapSentence, isPartial, isStated, type Figure, type Place } from '../figure/index.js';
+import { type Figure, figureKey, gapSentence, isPartial, isStated, type Place } from '../figure/index.js';
 
 /** A gap as a screen or a report shows it. */
 export interface GapView {

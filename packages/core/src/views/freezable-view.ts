@@ -1,8 +1,8 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { costItems, countedIn, fullCost } from '../overhead/index.js';
-import { isWhole, type Figure } from '../figure/index.js';
+import { costItems, countedIn, fullCost } from '../costing/index.js';
+import { type Figure, isWhole } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { figureView, type FigureView } from './figure-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView } from './figure-view.js';
 
 /** The lines under which the card of a product can be frozen now: what a frozen line holds, as it is stored. */
 export interface FreezableView {

@@ -1,21 +1,20 @@
 import type { RowOf } from '@nuvar/book';
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { WHOLE_BOOK } from '../evaluate/calculation.js';
-import { gapSentence, isStated, type Gap, type Place } from '../figure/index.js';
 import { addMonths } from '../calendar/index.js';
-import { fullCost, openDays, overhead, plannedUnits } from '../overhead/index.js';
-import { labourHours } from '../production/index.js';
+import { fullCost } from '../costing/index.js';
+import { type Gap, gapSentence, isStated, type Place } from '../figure/index.js';
 import type { Decimal } from '../number/index.js';
-import { unitWord } from '../quantity/index.js';
+import { openDays, overhead } from '../overhead/index.js';
+import { labourHours, plannedUnits, productsUsing } from '../production/index.js';
 import {
   conversionConflicts,
+  type ConvertedItem,
   materialPrice,
   ownConversions,
-  productsUsing,
   validPrices,
-  type ConvertedItem,
 } from '../purchasing/index.js';
+import { unitWord } from '../quantity/index.js';
 import { pricePoint, setPrice } from '../selling/index.js';
+import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
 import { farMoreGoesIn } from './far-more-goes-in.js';
 
 /** Something that keeps figures from being whole or right, with the place to settle it. */

@@ -1,7 +1,7 @@
 import type { Kind } from '@nuvar/book';
 import { describe, expect, it } from 'vitest';
 import { DAY, demoRows, evaluated, rowsOf, workshop } from '../testing/evaluated.js';
-import { VIEWS } from './index.js';
+import { VIEWS } from './views.js';
 
 type Fields = Partial<Record<Kind, Record<string, unknown>>>;
 const codes = (fields: Fields, asOf = DAY) =>

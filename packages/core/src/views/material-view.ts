@@ -1,7 +1,7 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
 import { listedPrice, materialPrice, priceInUnits } from '../purchasing/index.js';
-import { figureView, type FigureView } from './figure-view.js';
-import { usedInView, type UsedInView } from './uses-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView } from './figure-view.js';
+import { type UsedInView, usedInView } from './uses-view.js';
 
 export interface MaterialView {
   readonly perBaseUnit: FigureView;

@@ -1,7 +1,8 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { fullCost, openDays, overhead, overheadPerMonth, runningCost } from '../overhead/index.js';
+import { fullCost, overheadPerMonth } from '../costing/index.js';
+import { openDays, overhead, runningCost } from '../overhead/index.js';
 import { labourHours } from '../production/index.js';
-import { figureView, figureViews, type FigureView } from './figure-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView, figureViews } from './figure-view.js';
 
 export interface OverheadView {
   readonly total: FigureView;

@@ -1,10 +1,11 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { coverage } from '../planning/index.js';
+import { fullCost } from '../costing/index.js';
 import type { Figure } from '../figure/index.js';
-import { ZERO, type Decimal } from '../number/index.js';
-import { fullCost, openDays, overhead } from '../overhead/index.js';
+import { type Decimal, ZERO } from '../number/index.js';
+import { openDays, overhead } from '../overhead/index.js';
+import { coverage } from '../planning/index.js';
 import { salesPerMonth, setPrice } from '../selling/index.js';
-import { figureView, figureViews, type FigureView } from './figure-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView, figureViews } from './figure-view.js';
 
 /** A product that is sold, as the overview lists it. Its figures are those of its price point. */
 export interface OverviewProduct {

@@ -1,6 +1,5 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { WHOLE_BOOK } from '../evaluate/calculation.js';
-import { VIEWS, type ViewOf } from './views.js';
+import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
+import { type ViewOf, VIEWS } from './views.js';
 
 /** All figures of a book as one JSON document. Its shape is documented in docs/figures.md and kept stable. */
 export interface Report {

@@ -1,9 +1,9 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { fullCost } from '../overhead/index.js';
+import { fullCost } from '../costing/index.js';
 import { breakEvenOfBook, breakEvenOfShare, candidateSale } from '../planning/index.js';
 import { labourHours, productCost } from '../production/index.js';
 import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice } from '../selling/index.js';
-import { figureView, figureViews, type FigureView } from './figure-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView, figureViews } from './figure-view.js';
 import { stripView, type StripView } from './strip-view.js';
 
 const SET = ['price', 'discounted', 'beforeTax', 'tax', 'paid', 'fees'] as const;

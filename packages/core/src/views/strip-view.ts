@@ -1,8 +1,8 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
+import { fullCost } from '../costing/index.js';
 import { productCost } from '../production/index.js';
-import { fullCost } from '../overhead/index.js';
 import { pricePoint, setPrice } from '../selling/index.js';
-import { figureView, type FigureView } from './figure-view.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView } from './figure-view.js';
 
 /** The parts of a price in the fixed order of the price strip; fees and profit only where there is a price. */
 export interface StripView {

@@ -1,5 +1,5 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { goesInto, whereUsed, type GoesIn } from '../purchasing/index.js';
+import { type GoesIn, goesInto, whereUsed } from '../production/index.js';
+import type { Evaluation } from '../sheet/index.js';
 
 export interface UsedInView {
   readonly id: string;

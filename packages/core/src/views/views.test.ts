@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import type { Figure } from '../figure/index.js';
 import { Decimal, decimal, ZERO } from '../number/index.js';
 import { demoRows, evaluated } from '../testing/evaluated.js';
-import { reportOf, VIEWS, workAhead } from './index.js';
+import { reportOf } from './report.js';
+import { VIEWS } from './views.js';
+import { workAhead } from './work-ahead.js';
 
 const rows = demoRows();
 const evaluation = evaluated(rows);

@@ -1,5 +1,5 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
 import { equipmentRate, labourRate } from '../production/index.js';
+import type { Evaluation } from '../sheet/index.js';
 import { batchSizesView } from './batch-sizes-view.js';
 import { cardView } from './card-view.js';
 import { againstView, frozenView } from './comparison-view.js';

@@ -1,7 +1,7 @@
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { fullCost } from '../overhead/index.js';
+import { fullCost } from '../costing/index.js';
 import { labourHours } from '../production/index.js';
 import { pricePoint } from '../selling/index.js';
+import type { Evaluation } from '../sheet/index.js';
 
 /**
  * What the views over the whole book will ask for, worked out one small step at a time: whoever has nothing better to do

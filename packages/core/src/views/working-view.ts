@@ -1,6 +1,6 @@
-import { figureKey, slopes, type Figure, type Operation } from '../figure/index.js';
-import type { Evaluation } from '../evaluate/evaluation.js';
-import { figureView, type FigureView } from './figure-view.js';
+import { type Figure, figureKey, type Operation, slopes } from '../figure/index.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView } from './figure-view.js';
 
 /** How the parts of an operation are joined when its formula is written out. */
 export type Formula = Exclude<Operation, 'input' | 'constant' | 'missing'> | 'none';

@@ -9,9 +9,9 @@ import {
   type ListRow,
 } from '@nuvar/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { noticed } from '../../app/notices-slice.js';
-import { useAppDispatch } from '../../app/store.js';
-import { today } from '../../app/today.js';
+import { noticed } from '../../state/notices-slice.js';
+import { useAppDispatch } from '../../state/store.js';
+import { today } from '../../state/today.js';
 import { model } from '../../book/model.js';
 import { useAll, useEdit, useSettings, useVersion } from '../../book/use-book.js';
 import { knownUnits, readUnit } from '../../controls/known-units.js';

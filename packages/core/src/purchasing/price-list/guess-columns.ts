@@ -1,7 +1,6 @@
-import type { DecimalSign } from '../../number/index.js';
-import { readNumber } from '../../number/index.js';
-import { fieldOfHeading, isHeading, type ColumnMapping, type PriceListField } from './fields.js';
-import { readDay, type DayOrder } from './read-day.js';
+import { type DecimalSign, readNumber } from '../../number/index.js';
+import { type ColumnMapping, fieldOfHeading, isHeading, type PriceListField } from './fields.js';
+import { type DayOrder, readDay } from './read-day.js';
 
 /** What was found out about a table: where its rows begin, what its columns hold, how its numbers are written. */
 export interface GuessedTable {

@@ -4,8 +4,12 @@ import { describe, expect, it } from 'vitest';
 import { evaluate } from '../../evaluate/index.js';
 import { readNumber } from '../../number/index.js';
 import { amount, rowsOf } from '../../testing/evaluated.js';
+import { guessColumns } from './guess-columns.js';
+import { listNoteSentence } from './list-note.js';
+import type { ListReading } from './list-row.js';
+import { priceListOperations } from './price-list-operations.js';
+import { readPriceList } from './price-list.js';
 import { rowsByKind } from '@nuvar/book';
-import { guessColumns, listNoteSentence, priceListOperations, readPriceList, type ListReading } from './index.js';
 
 const isUnit = (word: string) => readNumber(`1 ${word}`, '.')?.unit ?? undefined;
 

@@ -1,7 +1,7 @@
 import { isCurrencyCode, isDecimalText } from '@nuvar/book';
-import { decimal, readNumber, type DecimalSign } from '../../number/index.js';
+import { decimal, type DecimalSign, readNumber } from '../../number/index.js';
 import type { PriceListField } from './fields.js';
-import { listNote, type ListNote } from './list-note.js';
+import { type ListNote, listNote } from './list-note.js';
 import type { ListReading, ListRow } from './list-row.js';
 import { readDay } from './read-day.js';
 

@@ -1,0 +1,96 @@
+import type { Problem } from '@nuvar/book';
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type { Role } from './book-slice.js';
+
+export interface Session {
+  readonly user: { readonly id: string; readonly name: string; readonly email: string } | null;
+  readonly demo: boolean;
+}
+
+export interface BookSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly currency: string;
+  readonly role: Role;
+}
+
+export interface Member {
+  readonly userId: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+}
+
+/** Everything of the server but the rows of a book, which come and go by way of the book itself. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api/' }),
+  tagTypes: ['session', 'books', 'members'],
+  endpoints: (build) => ({
+    session: build.query<Session, void>({ query: () => 'session', providesTags: ['session'] }),
+    signUp: build.mutation<Session, { name: string; email: string; password: string }>({
+      query: (body) => ({ url: 'accounts', method: 'POST', body }),
+      invalidatesTags: ['session', 'books'],
+    }),
+    signIn: build.mutation<Session, { email: string; password: string }>({
+      query: (body) => ({ url: 'session', method: 'POST', body }),
+      invalidatesTags: ['session', 'books'],
+    }),
+    signInToDemo: build.mutation<Session, void>({
+      query: () => ({ url: 'session/demo', method: 'POST' }),
+      invalidatesTags: ['session', 'books'],
+    }),
+    signOut: build.mutation<Session, void>({
+      query: () => ({ url: 'session', method: 'DELETE' }),
+      invalidatesTags: ['session', 'books'],
+    }),
+    books: build.query<BookSummary[], void>({ query: () => 'books', providesTags: ['books'] }),
+    makeBook: build.mutation<{ id: string }, Record<string, unknown>>({
+      query: (body) => ({ url: 'books', method: 'POST', body }),
+      invalidatesTags: ['books'],
+    }),
+    takeInBook: build.mutation<{ id: string }, unknown>({
+      query: (body) => ({ url: 'book-files', method: 'POST', body }),
+      invalidatesTags: ['books'],
+    }),
+    removeBook: build.mutation<null, string>({
+      query: (id) => ({ url: `books/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['books'],
+    }),
+    simulatedRate: build.query<{ rate: string }, { currency: string; base: string; day: string }>({
+      query: (params) => ({ url: 'stand-ins/exchange-rates', params }),
+    }),
+    members: build.query<Member[], string>({ query: (id) => `books/${id}/members`, providesTags: ['members'] }),
+    putMember: build.mutation<Member[], { bookId: string; email: string; role: string }>({
+      query: ({ bookId, ...body }) => ({ url: `books/${bookId}/members`, method: 'PUT', body }),
+      invalidatesTags: ['members'],
+    }),
+    removeMember: build.mutation<unknown, { bookId: string; userId: string }>({
+      query: ({ bookId, userId }) => ({ url: `books/${bookId}/members/${userId}`, method: 'DELETE' }),
+      invalidatesTags: ['members', 'books'],
+    }),
+  }),
+});
+
+export const {
+  useSessionQuery,
+  useSignUpMutation,
+  useSignInMutation,
+  useSignInToDemoMutation,
+  useSignOutMutation,
+  useBooksQuery,
+  useMakeBookMutation,
+  useTakeInBookMutation,
+  useRemoveBookMutation,
+  useLazySimulatedRateQuery,
+  useMembersQuery,
+  usePutMemberMutation,
+  useRemoveMemberMutation,
+} = api;
+
+/** The problems of a refused request; where the server did not answer, that. */
+export function problemsOf(error: unknown): readonly Problem[] {
+  const data = (error as { data?: { problems?: Problem[] } } | undefined)?.data;
+  if (data?.problems) return data.problems;
+  return [{ code: 'server-error', sentence: 'The server does not answer. Please try again in a moment.' }];
+}

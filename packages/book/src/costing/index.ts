@@ -1,0 +1,3 @@
+export { CandidateBatch } from './candidate-batch.js';
+export { FrozenCard } from './saved-card.js';
+export { FrozenLine } from './saved-card-line.js';

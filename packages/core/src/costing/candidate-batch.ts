@@ -1,0 +1,123 @@
+import { difference, type Figure, gap, ofMissingRow, percentOf, product, quotient, sum } from '../figure/index.js';
+import { overhead } from '../overhead/index.js';
+import {
+  batch,
+  equipmentUseCost,
+  labourHours,
+  labourStepCost,
+  lineCosts,
+  lineTotal,
+  otherCost,
+  productCost,
+} from '../production/index.js';
+import { PERCENT, unit } from '../quantity/index.js';
+import { BATCH, type Calculation, HOUR, money, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+
+/** What one unit would cost in batches of another size. */
+export interface CandidateBatch {
+  readonly size: Figure;
+  readonly variableCost: Figure;
+  readonly fullCost: Figure;
+  /** What a batch costs whatever its size, spread over its good units. */
+  readonly setUpPerUnit: Figure;
+}
+
+/** What of a batch does not depend on its size, and what of a unit does not depend on the size of its batch. */
+export interface BatchParts {
+  readonly costPerBatch: Figure;
+  readonly costPerUnit: Figure;
+  readonly hoursPerBatch: Figure;
+  readonly hoursPerUnit: Figure;
+}
+
+/**
+ * Splits the cost and the hours of a product into what each batch takes whatever its size (set-up, lines, work and machine
+ * time stated per batch) and the rest, which is the same for each good unit: cost per unit - cost per batch / good units.
+ */
+export const batchParts: Calculation<BatchParts> = {
+  name: 'batchParts',
+  meanings: {
+    costPerBatch: 'What each batch costs whatever its size.',
+    costPerUnit: 'What each good unit costs whatever the size of its batch.',
+    hoursPerBatch: 'Labour hours that each batch takes whatever its size.',
+    hoursPerUnit: 'Labour hours that each good unit takes whatever the size of its batch.',
+  },
+  work(sheet, productId) {
+    const row = sheet.row('product', productId);
+    const named = (name: string) => ({ name, subject: row?.name ?? '' });
+    const { good } = sheet.read(batch, productId);
+    const { costs, hours } = whateverItsSize(sheet, productId);
+    const costPerBatch = sum(named('Cost of any batch'), money(sheet).per(BATCH), costs);
+    const hoursPerBatch = sum(named('Hours of any batch'), HOUR.per(BATCH), hours);
+    const rest = (name: string, all: Figure, ofBatch: Figure) =>
+      difference(named(name), all, quotient(named('Of the batch, per unit'), ofBatch, good));
+    return {
+      costPerBatch,
+      hoursPerBatch,
+      costPerUnit: rest('Cost of any unit', sheet.read(productCost, productId).variableCost, costPerBatch),
+      hoursPerUnit: rest('Hours of any unit', sheet.read(labourHours, productId).perUnit, hoursPerBatch),
+    };
+  },
+};
+
+function whateverItsSize(sheet: Sheet, productId: string): { costs: Figure[]; hours: Figure[] } {
+  if (sheet.row('product', productId)?.costing === 'typed totals') return { costs: [], hours: [] };
+  const steps = sheet.idsOf('labourStep', 'productId', productId).map((id) => sheet.read(labourStepCost, id));
+  return {
+    costs: [
+      ...sheet
+        .read(lineCosts, productId)
+        .filter(({ quantity }) => quantity.line.basis === 'batch')
+        .map((cost) => lineTotal(sheet, cost)),
+      ...steps.flatMap(({ fixedCost }) => fixedCost ?? []),
+      ...sheet
+        .rowsOf('otherCost', 'productId', productId)
+        .filter(({ basis }) => basis === 'batch')
+        .map(({ id }) => sheet.read(otherCost, id).perBatch),
+      ...sheet
+        .rowsOf('equipmentUse', 'productId', productId)
+        .filter(({ basis }) => basis === 'minutes per batch')
+        .map(({ id }) => sheet.read(equipmentUseCost, id).perBatch),
+    ],
+    hours: steps.flatMap(({ fixedHours }) => fixedHours ?? []),
+  };
+}
+
+/**
+ * Unit cost in batches of another size N: cost of any unit + cost of any batch / (N x yield %); the hours likewise, and
+ * with them the share of the running costs at today's rate. Gap: no size typed yet.
+ */
+export const candidateBatch: Calculation<CandidateBatch> = {
+  name: 'candidateBatch',
+  meanings: {
+    size: 'Units started in a batch of this size.',
+    variableCost: 'What one good unit would cost by itself in batches of this size (variable cost).',
+    fullCost: 'What one good unit would cost with its share of the running costs in batches of this size.',
+    setUpPerUnit: 'What a batch costs whatever its size, for each good unit.',
+  },
+  work(sheet, id) {
+    const row = sheet.row('candidateBatch', id);
+    const owner = row && sheet.row('product', row.productId);
+    if (row === undefined || owner === undefined) {
+      const gone = ofMissingRow({ name: 'Batch size', unit: unit('each') }, 'a batch size');
+      return { size: gone, variableCost: gone, fullCost: gone, setUpPerUnit: gone };
+    }
+    const named = (name: string) => ({ name, subject: owner.name });
+    const size = sheet.input('candidateBatch', row, 'batchSize', {
+      ...named('Units started per batch'),
+      unit: unit(owner.outputUnit).per(BATCH),
+      whenEmpty: (place) => gap('no-batch-size', place),
+    });
+    const yielded = sheet.input('product', owner, 'yieldPercent', { ...named('Yield'), unit: PERCENT });
+    const good = percentOf(named('Good units per batch'), yielded, size);
+    const parts = sheet.read(batchParts, owner.id);
+    const setUpPerUnit = quotient(named('Batch cost per unit'), parts.costPerBatch, good);
+    const variableCost = sum(named('Variable cost'), parts.costPerUnit.unit, [parts.costPerUnit, setUpPerUnit]);
+    const hours = sum(named('Labour hours per unit'), parts.hoursPerUnit.unit, [
+      parts.hoursPerUnit,
+      quotient(named('Batch hours per unit'), parts.hoursPerBatch, good),
+    ]);
+    const share = product(named('Share of running costs'), sheet.read(overhead, WHOLE_BOOK).rate, hours);
+    return { size, variableCost, fullCost: sum(named('Full cost'), share.unit, [variableCost, share]), setUpPerUnit };
+  },
+};

@@ -1,0 +1,43 @@
+import { type Figure, product, stillMadeOf, sum } from '../figure/index.js';
+import { overhead } from '../overhead/index.js';
+import { labourHours, plannedUnits, productCost } from '../production/index.js';
+import { type Calculation, WHOLE_BOOK } from '../sheet/index.js';
+
+/** A product with its share of the running costs. */
+export interface FullCost {
+  readonly overhead: Figure;
+  readonly fullCost: Figure;
+}
+
+/** Full cost of a good unit = variable cost + overhead rate x labour hours in it. */
+export const fullCost: Calculation<FullCost> = {
+  name: 'fullCost',
+  meanings: {
+    overhead: 'The share of the running costs that one unit carries (absorbed overhead).',
+    fullCost: 'What one good unit costs with its share of the running costs (full cost).',
+  },
+  work(sheet, productId, before) {
+    const { variableCost } = sheet.read(productCost, productId);
+    const { subject } = variableCost;
+    const called = { name: 'Share of running costs', subject };
+    const parts = [sheet.read(overhead, WHOLE_BOOK).rate, sheet.read(labourHours, productId).perUnit] as const;
+    const share = stillMadeOf(before?.overhead, called, parts) ?? product(called, ...parts);
+    return {
+      overhead: share,
+      fullCost: sum({ name: 'Full cost', subject }, variableCost.unit, [variableCost, share]),
+    };
+  },
+};
+
+/** What the planned units of a product carry of the running costs in a month: share of a unit x planned units. */
+export const overheadPerMonth: Calculation<{ carried: Figure }> = {
+  name: 'overheadPerMonth',
+  meanings: {
+    carried: 'The share of the running costs that the planned units of this product carry in a month.',
+  },
+  work(sheet, productId) {
+    const share = sheet.read(fullCost, productId).overhead;
+    const called = { name: 'Share of running costs per month', subject: share.subject };
+    return { carried: product(called, share, plannedUnits(sheet, productId)) };
+  },
+};

@@ -1,0 +1,30 @@
+import type { Calculation } from '../sheet/index.js';
+import { batchParts, candidateBatch } from './candidate-batch.js';
+import { cardSubtotals } from './card-subtotals.js';
+import { fullCost, overheadPerMonth } from './full-cost.js';
+import { lossCost } from './loss-cost.js';
+import { overheadOnCard } from './overhead-on-card.js';
+import { productComparison } from './product-comparison.js';
+import { frozenComparison } from './saved-card-comparison.js';
+
+export { batchParts, candidateBatch } from './candidate-batch.js';
+export { cardSubtotals } from './card-subtotals.js';
+export { countedIn, type CardComparison, type ComparedLine } from './compared-cards.js';
+export { costItems, type CostItem } from './cost-items.js';
+export { fullCost, overheadPerMonth, type FullCost } from './full-cost.js';
+export { lossCost } from './loss-cost.js';
+export { overheadOnCard } from './overhead-on-card.js';
+export { productComparison } from './product-comparison.js';
+export { frozenComparison } from './saved-card-comparison.js';
+
+export const COSTING_CALCULATIONS: readonly Calculation<unknown>[] = [
+  fullCost,
+  overheadPerMonth,
+  overheadOnCard,
+  cardSubtotals,
+  lossCost,
+  batchParts,
+  candidateBatch,
+  frozenComparison,
+  productComparison,
+];

@@ -1,0 +1,52 @@
+import { gap, missing } from '../figure/index.js';
+import { unit, unitWord } from '../quantity/index.js';
+import { type Calculation, money, type Sheet } from '../sheet/index.js';
+import { type CardComparison, comparedCards } from './compared-cards.js';
+import { costItems } from './cost-items.js';
+
+/**
+ * One product against another, line by line: why the one costs more. The id is "product@other"; the other is what it is
+ * compared with. Gap: the two are costed by different units.
+ */
+export const productComparison: Calculation<CardComparison> = {
+  name: 'productComparison',
+  meanings: {
+    before: 'What one unit of the other product costs.',
+    now: 'What one unit of this product costs.',
+    quantityEffects: 'What it makes of the difference that more or less of things goes in.',
+    priceEffects: 'What it makes of the difference that prices and rates are others.',
+    difference: 'What one unit of this product costs more than one of the other, or less.',
+  },
+  work(sheet, id) {
+    const [productId = '', otherId = ''] = id.split('@');
+    const [mine, other] = [sheet.row('product', productId), sheet.row('product', otherId)];
+    const names = {
+      before: `Full cost of ${other?.name ?? 'the other product'}`,
+      now: 'Full cost',
+      subject: mine?.name ?? 'this product',
+    };
+    const output = mine?.outputUnit ?? 'each';
+    if (mine === undefined || other === undefined || other.outputUnit !== output)
+      return incomparable(sheet, names.subject, output, other);
+    return comparedCards(names, money(sheet).per(unit(output)), costItems(sheet, otherId), costItems(sheet, productId));
+  },
+};
+
+function incomparable(
+  sheet: Sheet,
+  subject: string,
+  output: string,
+  other: { readonly name: string; readonly outputUnit: string } | undefined,
+): CardComparison {
+  const reason =
+    other === undefined
+      ? gap('row-missing', null, { subject: 'the comparison' })
+      : gap('other-output-unit', null, {
+          subject,
+          unit: unitWord(output),
+          other: other.name,
+          otherUnit: unitWord(other.outputUnit),
+        });
+  const none = missing({ name: 'Difference', subject, unit: money(sheet).per(unit(output)) }, reason);
+  return { lines: [], before: none, now: none, quantityEffects: none, priceEffects: none, difference: none };
+}

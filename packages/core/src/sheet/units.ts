@@ -1,0 +1,27 @@
+import { unit } from '../quantity/index.js';
+import { type Calculation, type Sheet, WHOLE_BOOK } from './calculation.js';
+
+/** Units of the periods and events that costs are counted by. */
+export const BATCH = unit('batch');
+export const MONTH = unit('month');
+export const WEEK = unit('week');
+export const YEAR = unit('year');
+export const DAY = unit('day');
+export const HOUR = unit('h');
+export const MINUTE = unit('min');
+export const ORDER = unit('order');
+export const RUN = unit('run');
+/** Space in a shared run, in whatever it is counted by. */
+export const PLACE = unit('place');
+
+const currencyCode: Calculation<string> = {
+  name: 'currency',
+  meanings: {},
+  work: (sheet) => sheet.settings().currency,
+};
+
+/** The code of the book's currency. Read by way of a result of its own: other settings do not move what depends on it. */
+export const bookCurrency = (sheet: Sheet) => sheet.read(currencyCode, WHOLE_BOOK);
+
+/** The unit of the book's money. */
+export const money = (sheet: Sheet) => unit(bookCurrency(sheet));
