@@ -9,7 +9,8 @@ await main(async () => {
   if (file === undefined) throw new SetupError('Which book file? npm run evaluate -- book.nuvar.json [2026-03-31]');
   ensurePackages();
   run('npx', ['tsc', '-b'], { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] });
-  const { readBookFile, rowsByKind } = await import('@nuvar/book');
+  const { isDay, readBookFile, rowsByKind } = await import('@nuvar/book');
+  if (!isDay(day)) throw new SetupError(`"${day}" is not a day. Write it as 2026-03-31.`);
   const { evaluate, reportOf } = await import('@nuvar/core');
   const rows = readBookFile(parse(file));
   if (Array.isArray(rows)) throw new SetupError(rows.map((each) => each.sentence).join('\n'));

@@ -2,9 +2,11 @@ export * from './change/index.js';
 export * from './costing/index.js';
 export {
   compareDecimalText,
+  daysOfMonth,
   declaredFields,
   gtinCheckDigit,
   isCurrencyCode,
+  isDay,
   isDecimalText,
   isGtin,
   UNITS,

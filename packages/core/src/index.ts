@@ -1,4 +1,5 @@
-export { evaluate } from './evaluate/index.js';
+export { CALCULATIONS, evaluate } from './evaluate/index.js';
+export { GAPS, type GapCode, type Place } from './figure/index.js';
 export { WHOLE_BOOK, type Evaluation, type Override } from './sheet/index.js';
 export { minorDigits, minorUnit, priceEnding, steppedPrice } from './money/index.js';
 export {

@@ -1,5 +1,5 @@
 import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
-import { problem, ProblemError } from '@nuvar/book';
+import { isDay, problem, ProblemError } from '@nuvar/book';
 import { Controller, Get, Inject, Param, Query, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
@@ -41,7 +41,7 @@ export class FiguresController {
   private async evaluation(id: string, personId: string, asOf: string | undefined): Promise<Evaluation> {
     await this.membership.require(id, personId);
     const day = asOf ?? new Date().toISOString().slice(0, 10);
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(day) || Number.isNaN(Date.parse(day))) {
+    if (!isDay(day)) {
       throw new ProblemError([
         problem('invalid-field', { field: 'asOf', values: { detail: '"asOf" must be a day such as 2026-03-31.' } }),
       ]);

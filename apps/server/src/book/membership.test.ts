@@ -76,6 +76,7 @@ describe('a book file', () => {
     for (const kind of ['material', 'product', 'runningCost', 'labourGrade'])
       expect(names(out, kind)).toEqual(names(file, kind));
     expect(out.rows.billLine).toHaveLength(file.rows.billLine?.length ?? 0);
+    await owner.get(`/api/books/${id}/figures?asOf=2026-02-30`).expect(422);
     const figures = (await owner.get(`/api/books/${id}/figures?asOf=2026-11-25`).expect(200)).body as {
       products: { name: string; prices: { contribution: { amount: string } }[] }[];
     };

@@ -1,4 +1,4 @@
-import { problem, ProblemError } from '@nuvar/book';
+import { isDay, problem, ProblemError } from '@nuvar/book';
 import { Controller, Get, Query, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { SignedInGuard } from '../accounts/signed-in.guard.js';
@@ -22,8 +22,7 @@ export class ExchangeRatesController {
   rate(@Query('currency') currency = '', @Query('base') base = '', @Query('day') day = ''): SimulatedRate {
     const refuse = (field: string, detail: string) =>
       new ProblemError([problem('invalid-field', { field, values: { detail } })]);
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(day) || Number.isNaN(Date.parse(day)))
-      throw refuse('day', '"day" must be a day such as 2026-03-31.');
+    if (!isDay(day)) throw refuse('day', '"day" must be a day such as 2026-03-31.');
     const rate = simulatedRate(currency, base, day);
     if (rate === null) {
       const known = SIMULATED_CURRENCIES.join(', ');

@@ -28,7 +28,8 @@ it('says that it is simulated, gives the same rate for a day whenever it is aske
 it('refuses a currency that it does not know and a day that is none, and answers nobody who is not signed in', async () => {
   const strange = await person.get('/api/stand-ins/exchange-rates?currency=XAU&base=EUR&day=2026-05-04').expect(422);
   expect(codesOf(strange)).toEqual(['invalid-field']);
-  await person.get('/api/stand-ins/exchange-rates?currency=USD&base=EUR&day=soon').expect(422);
+  for (const day of ['soon', '2026-02-30', '31.03.2026'])
+    await person.get(`/api/stand-ins/exchange-rates?currency=USD&base=EUR&day=${day}`).expect(422);
   const gone = await signUp(app);
   await gone.delete('/api/session');
   await gone.get('/api/stand-ins/exchange-rates?currency=USD&base=EUR&day=2026-05-04').expect(401);

@@ -1,5 +1,5 @@
 import { compareDecimalText, type StoredRow } from '@nuvar/book';
-import { fixedDigits, minorDigits, type FigureView, type PriceView } from '@nuvar/core';
+import { fixedDigits, minorDigits, type PriceView } from '@nuvar/core';
 import { Link } from 'react-router';
 import { useBookPath, useEdit, useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { updateOf } from '../book/operations.js';
@@ -102,7 +102,7 @@ function SetPrice({ product, point }: SetPriceProps) {
         <RowField kind="pricePoint" id={point.id} field="taxInside" />
         <RowField kind="pricePoint" id={point.id} field="taxPercent" suffix="%" placeholder="as the book" />
       </div>
-      {view && point.basis !== 'typed' && <Suggestion point={point} suggested={view.suggested} />}
+      {view && point.basis !== 'typed' && <Suggestion point={point} view={view} />}
       {view && <GapList gaps={view.profit.gaps} />}
       {view && <Figures view={view} currency={currency} discounted={view.discounted.amount !== view.price.amount} />}
     </section>
@@ -134,8 +134,9 @@ function Left({ view, currency }: { view: PriceView; currency: string }) {
 }
 
 /** The suggested price follows the cost; the set price changes only when it is accepted. */
-function Suggestion({ point, suggested }: { point: StoredRow<'pricePoint'>; suggested: FigureView }) {
+function Suggestion({ point, view }: { point: StoredRow<'pricePoint'>; view: PriceView }) {
   const edit = useEdit();
+  const { suggested, suggestedDiscounted } = view;
   const { currency, rounding } = useSettings();
   const amount = suggested.amount;
   const price = amount === null ? null : fixedDigits(amount, minorDigits(currency), rounding);
@@ -144,6 +145,11 @@ function Suggestion({ point, suggested }: { point: StoredRow<'pricePoint'>; sugg
     <p className="suggestion">
       <span>Suggested price: </span>
       <Amount figure={suggested} digits={2} withUnit />
+      {amount !== null && suggestedDiscounted.amount !== amount && (
+        <span className="text-soft">
+          , after the discount <Amount figure={suggestedDiscounted} digits={2} withUnit />
+        </span>
+      )}
       {price !== null && !isSet && (
         <button type="button" className="button" onClick={() => edit(updateOf('pricePoint', point, { price }))}>
           Set this price
@@ -195,6 +201,15 @@ function Figures({ view, currency, discounted }: { view: PriceView; currency: st
           unit={currency}
           digits={2}
         />
+        {discounted && (
+          <FigureLine
+            label="The same after the discount"
+            term="contribution is zero"
+            figure={view.contributionFloorDiscounted}
+            unit={currency}
+            digits={2}
+          />
+        )}
         <FigureLine
           label="Below this, the running costs are not carried"
           term="profit is zero"
@@ -202,6 +217,15 @@ function Figures({ view, currency, discounted }: { view: PriceView; currency: st
           unit={currency}
           digits={2}
         />
+        {discounted && (
+          <FigureLine
+            label="The same after the discount"
+            term="profit is zero"
+            figure={view.profitFloorDiscounted}
+            unit={currency}
+            digits={2}
+          />
+        )}
         {discounted && (
           <FigureLine
             label="Units that earn as much as without the discount"

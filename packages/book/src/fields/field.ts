@@ -1,9 +1,9 @@
 import {
   IsBoolean,
   IsIn,
+  IsInt,
   IsISO4217CurrencyCode,
   isISO4217CurrencyCode,
-  IsInt,
   IsUUID,
   Max,
   MaxLength,
@@ -12,6 +12,7 @@ import {
   ValidateIf,
   type ValidationOptions,
 } from 'class-validator';
+import { isDay } from './day.js';
 import { compareDecimalText, isDecimalText } from './decimal-text.js';
 import { isGtin } from './gtin.js';
 
@@ -181,12 +182,6 @@ export const CurrencyCode = (options: FieldOptions) =>
     (more) =>
       IsISO4217CurrencyCode({ ...more, message: `${options.label} must be a currency code such as EUR or USD.` }),
   ]);
-
-const isDay = (value: unknown) =>
-  typeof value === 'string' &&
-  /^\d{4}-\d{2}-\d{2}$/.test(value) &&
-  !Number.isNaN(Date.parse(value)) &&
-  new Date(value).toISOString().startsWith(value);
 
 /** A calendar day, "2026-03-31". */
 export const Day = (options: FieldOptions) =>

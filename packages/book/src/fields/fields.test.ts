@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { fieldsOf, KIND_NAMES, KINDS } from '../kinds.js';
 import { newId } from '../new-id.js';
 import { completeRow, validateRow } from '../validate-row.js';
-import { compareDecimalText, gtinCheckDigit, isDecimalText, isGtin, UNITS } from './index.js';
+import { compareDecimalText, daysOfMonth, gtinCheckDigit, isDay, isDecimalText, isGtin, UNITS } from './index.js';
 
 describe('decimals as rows hold them', () => {
   it('have one form: no exponent, no plus, no leading zeros, no minus zero', () => {
@@ -102,4 +102,27 @@ it('a GTIN is known by its check digit', () => {
   expect(gtinCheckDigit('629104150021')).toBe('3');
   expect(['6291041500213', '96385074', '036000291452'].map(isGtin)).toEqual([true, true, true]);
   expect(['6291041500214', '6291041500231', '629104150021', ''].map(isGtin)).toEqual([false, false, false, false]);
+});
+
+describe('a day of the calendar', () => {
+  it('is what the Gregorian calendar has, written as year, month and day', () => {
+    for (const text of ['31.03.2026', '2026-3-31', '2026-02-30', '2026-13-01', '2026-00-10', '0000-01-01', '', null])
+      expect(isDay(text), String(text)).toBe(false);
+    for (const text of ['2026-03-31', '2024-02-29', '2000-02-29', '0001-01-01']) expect(isDay(text)).toBe(true);
+    expect([1900, 2000, 2023, 2024].map((year) => daysOfMonth(year, 2))).toEqual([28, 29, 28, 29]);
+  });
+
+  it('is the same that the language itself knows (ECMAScript Date as reference)', () => {
+    const part = (least: number, most: number) => fc.integer({ min: least, max: most });
+    fc.assert(
+      fc.property(part(1, 9999), part(0, 14), part(0, 33), (year, month, day) => {
+        const text = [String(year).padStart(4, '0'), ...[month, day].map((each) => String(each).padStart(2, '0'))].join(
+          '-',
+        );
+        const made = new Date(Date.UTC(2000, month - 1, day));
+        made.setUTCFullYear(year, month - 1, day);
+        expect(isDay(text)).toBe(made.toISOString().startsWith(text) && month >= 1 && day >= 1);
+      }),
+    );
+  });
 });

@@ -1,4 +1,5 @@
 export { compareDecimalText, isDecimalText } from './decimal-text.js';
+export { daysOfMonth, isDay } from './day.js';
 export * from './field.js';
 export { FindableRow } from './findable-row.js';
 export { gtinCheckDigit, isGtin } from './gtin.js';

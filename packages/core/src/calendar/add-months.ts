@@ -1,16 +1,21 @@
+import { daysOfMonth, isDay } from '@nuvar/book';
 import { CoreError } from '../number/index.js';
+
+/** Throws `not-a-day` for a text that is no day of the calendar: every door of core asks here. */
+export function requireDay(text: string): void {
+  if (!isDay(text)) throw new CoreError('not-a-day', `"${text}" is not a day such as 2026-03-31.`);
+}
 
 /**
  * The day so many months after another: ("2026-01-31", 1) → "2026-02-28". Where the month is shorter, its last day.
  * Throws `not-a-day` for a text that is no day.
  */
 export function addMonths(day: string, months: number): string {
-  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(day);
-  if (!match) throw new CoreError('not-a-day', `"${day}" is not a day.`);
-  const index = Number(match[1]) * 12 + Number(match[2]) - 1 + months;
-  const [year, month] = [Math.floor(index / 12), (index % 12) + 1];
-  const leap = (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
-  const last = [31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1] as number;
+  requireDay(day);
+  const [year, month, ofMonth] = day.split('-').map(Number) as [number, number, number];
+  const index = year * 12 + month - 1 + months;
+  const [newYear, newMonth] = [Math.floor(index / 12), (index % 12) + 1];
   const two = (value: number) => String(value).padStart(2, '0');
-  return `${String(year).padStart(4, '0')}-${two(month)}-${two(Math.min(Number(match[3]), last))}`;
+  const newDay = Math.min(ofMonth, daysOfMonth(newYear, newMonth));
+  return `${String(newYear).padStart(4, '0')}-${two(newMonth)}-${two(newDay)}`;
 }

@@ -1,2 +1,1 @@
-export { addMonths } from './add-months.js';
-export { isDay } from './is-day.js';
+export { addMonths, requireDay } from './add-months.js';

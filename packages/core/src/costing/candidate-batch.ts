@@ -1,5 +1,5 @@
-import { difference, type Figure, gap, ofMissingRow, percentOf, product, quotient, sum } from '../figure/index.js';
-import { overhead } from '../overhead/index.js';
+import { difference, type Figure, gap, ofMissingRow, percentOf, quotient, sum } from '../figure/index.js';
+import { overhead, shareOfRunningCosts } from '../overhead/index.js';
 import {
   batch,
   equipmentUseCost,
@@ -117,7 +117,7 @@ export const candidateBatch: Calculation<CandidateBatch> = {
       parts.hoursPerUnit,
       quotient(named('Batch hours per unit'), parts.hoursPerBatch, good),
     ]);
-    const share = product(named('Share of running costs'), sheet.read(overhead, WHOLE_BOOK).rate, hours);
+    const share = shareOfRunningCosts(named('Share of running costs'), sheet.read(overhead, WHOLE_BOOK).rate, hours);
     return { size, variableCost, fullCost: sum(named('Full cost'), share.unit, [variableCost, share]), setUpPerUnit };
   },
 };

@@ -1,5 +1,5 @@
-import { type Figure, product, stillMadeOf, sum } from '../figure/index.js';
-import { overhead } from '../overhead/index.js';
+import { type Figure, product, sum } from '../figure/index.js';
+import { overhead, shareOfRunningCosts } from '../overhead/index.js';
 import { labourHours, plannedUnits, productCost } from '../production/index.js';
 import { type Calculation, WHOLE_BOOK } from '../sheet/index.js';
 
@@ -20,8 +20,8 @@ export const fullCost: Calculation<FullCost> = {
     const { variableCost } = sheet.read(productCost, productId);
     const { subject } = variableCost;
     const called = { name: 'Share of running costs', subject };
-    const parts = [sheet.read(overhead, WHOLE_BOOK).rate, sheet.read(labourHours, productId).perUnit] as const;
-    const share = stillMadeOf(before?.overhead, called, parts) ?? product(called, ...parts);
+    const { rate } = sheet.read(overhead, WHOLE_BOOK);
+    const share = shareOfRunningCosts(called, rate, sheet.read(labourHours, productId).perUnit, before?.overhead);
     return {
       overhead: share,
       fullCost: sum({ name: 'Full cost', subject }, variableCost.unit, [variableCost, share]),

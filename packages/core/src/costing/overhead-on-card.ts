@@ -1,5 +1,5 @@
 import { difference, type Figure, product, sum } from '../figure/index.js';
-import { overhead } from '../overhead/index.js';
+import { overhead, shareOfRunningCosts } from '../overhead/index.js';
 import { batch, labourHours, ownersLabour, productCost } from '../production/index.js';
 import { type Calculation, WHOLE_BOOK } from '../sheet/index.js';
 import { fullCost } from './full-cost.js';
@@ -36,9 +36,13 @@ export const overheadOnCard: Calculation<OverheadOnCard> = {
     const { good } = sheet.read(batch, productId);
     const called = (name: string) => ({ name, subject: variableCost.subject });
     const perBatch = (figure: Figure) => product(called(`${figure.name} per batch`), figure, good);
-    const productionOverhead = product(called('Production overhead'), rates.productionRate, hours);
+    const productionOverhead = shareOfRunningCosts(called('Production overhead'), rates.productionRate, hours);
     const productionCost = sum(called('Production cost'), variableCost.unit, [variableCost, productionOverhead]);
-    const nonProductionOverhead = product(called('Non-production overhead'), rates.nonProductionRate, hours);
+    const nonProductionOverhead = shareOfRunningCosts(
+      called('Non-production overhead'),
+      rates.nonProductionRate,
+      hours,
+    );
     return {
       productionOverhead,
       productionCost,

@@ -1,4 +1,5 @@
 import type { RowsByKind } from '@nuvar/book';
+import { requireDay } from '../calendar/index.js';
 import { COSTING_CALCULATIONS } from '../costing/index.js';
 import { OVERHEAD_CALCULATIONS } from '../overhead/index.js';
 import { PLANNING_CALCULATIONS } from '../planning/index.js';
@@ -20,8 +21,10 @@ export const CALCULATIONS: readonly Calculation<unknown>[] = [
 /**
  * The one way out of core: the figures of a book as of a day, with overrides laid over it. Figures are worked out when
  * they are asked for; `apply` lets the evaluation follow changes of the book and recomputes only what they can reach.
+ * Throws `not-a-day` where `asOf` is no day of the calendar.
  */
 export function evaluate(book: Partial<RowsByKind>, asOf: string, overrides: readonly Override[] = []): Evaluation {
+  requireDay(asOf);
   const evaluation = beginEvaluation(book, asOf, CALCULATIONS);
   if (overrides.length > 0) evaluation.override(overrides);
   return evaluation;

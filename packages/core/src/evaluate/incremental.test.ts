@@ -1,20 +1,20 @@
 import {
   applyChange,
-  fieldsOf,
-  fieldValue,
-  removalOf,
-  rowsByKind,
   type BookRows,
   type Change,
+  fieldsOf,
+  fieldValue,
   type Kind,
   type Operation,
+  removalOf,
+  rowsByKind,
   type StoredRow,
 } from '@nuvar/book';
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DAY, demoRows } from '../testing/evaluated.js';
 import { reportOf, VIEWS } from '../views/index.js';
 import { evaluate } from './evaluate.js';
+import fc from 'fast-check';
 
 const KINDS_TOUCHED: readonly Kind[] = [
   'supplierPrice',
@@ -123,4 +123,9 @@ describe('an evaluation that follows changes', () => {
     evaluation.override([]);
     expect(JSON.stringify(reportOf(evaluation))).toBe(before);
   });
+});
+
+it('the day of an evaluation is one of the calendar', () => {
+  for (const day of ['31.03.2026', '2026-02-30', 'soon', ''])
+    expect(() => evaluate({}, day)).toThrow(expect.objectContaining({ code: 'not-a-day' }));
 });

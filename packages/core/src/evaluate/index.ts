@@ -1,1 +1,1 @@
-export { evaluate } from './evaluate.js';
+export { CALCULATIONS, evaluate } from './evaluate.js';

@@ -20,6 +20,9 @@ export const GAPS = {
   'no-typed-hours': 'how many hours of work are in one {subject}?',
   'no-tariff': 'no price of electricity yet, which {subject} needs',
   'no-equipment-cost': 'nothing is said yet about what an hour of {subject} costs',
+  'no-purchase-price': 'what did {subject} cost when it was bought? Its life is known, so its wear can be counted',
+  'no-life': 'how many hours will {subject} last? What it cost is known, so its wear can be counted',
+  'residual-above-price': '{subject} is worth more at the end of its life than it cost',
   'no-machine': 'no machine chosen yet for {subject}',
   'no-run-size': 'no hours or space yet for {subject}',
   'no-use-amount': 'no time or space yet on {machine} for {subject}',
@@ -48,6 +51,8 @@ export const GAPS = {
   'breaks-even-at-any-volume': 'breaks even at any volume: there is no fixed cost to cover, and a sale leaves nothing',
   'target-out-of-reach':
     'no price reaches this: as the price grows, the margin comes near {limit} % and never gets there',
+  'any-price-reaches-target': 'any price reaches this target, so none is suggested',
+  'discount-leaves-nothing': 'no price reaches this: the discount leaves nothing of any price',
   'discount-eats-all': 'no number of units earns the same: at this discount nothing is left of a sale',
 } as const;
 
@@ -59,6 +64,8 @@ const STATED: ReadonlySet<GapCode> = new Set<GapCode>([
   'loses-each-sale',
   'breaks-even-at-any-volume',
   'target-out-of-reach',
+  'any-price-reaches-target',
+  'discount-leaves-nothing',
   'discount-eats-all',
   'price-is-typed',
 ]);

@@ -1,6 +1,6 @@
 export { figureKey, isFigure, isPartial, isWhole, type Figure, type Operation, type PublishedOf } from './figure.js';
 export { folded } from './folded.js';
-export { gap, gapSentence, isStated, type Gap, type GapCode, type Place } from './gap.js';
+export { gap, GAPS, gapSentence, isStated, type Gap, type GapCode, type Place } from './gap.js';
 export { constant, emptyInput, input, missing, ofMissingRow } from './leaves.js';
 export {
   choice,
@@ -19,4 +19,4 @@ export {
 export { sameValue } from './same-value.js';
 export { runningSum } from './running-sum.js';
 export { slopes, type Slope } from './slopes.js';
-export { stillMadeOf } from './still-made-of.js';
+export { stillMadeOf, type CalledOf } from './still-made-of.js';

@@ -1,10 +1,14 @@
 import {
+  compared,
   CoreError,
   Decimal,
   type Decimal as DecimalValue,
   HUNDRED,
+  isPositive,
+  orZero,
   type Rounding,
   roundToStep,
+  subtracted,
   ZERO,
 } from '../number/index.js';
 import { PERCENT, type Unit } from '../quantity/index.js';
@@ -46,15 +50,21 @@ export function requireUnit(called: Called, expected: Unit, part: Figure): void 
   throw new CoreError('units-differ', `"${name}" is in ${expected.text}, but "${part.name}" is in ${part.unit.text}.`);
 }
 
-/** Told by the sign, so that no zero has to be made to compare with. */
-const isPositive = (amount: DecimalValue) => amount.isPositive() && !amount.isZero();
 const isKnown = (amount: DecimalValue | null): amount is DecimalValue => amount !== null;
 
-/** Rounded once, at the end, and not at every step. */
+/** Rounded once, at the end, and not at every step; where signs are mixed, what is left of noise is zero. */
 function totalOf(amounts: readonly DecimalValue[]): DecimalValue {
   const [first = ZERO, second = ZERO] = amounts;
-  if (amounts.length > 2) return Decimal.sum(...amounts);
-  return amounts.length === 2 ? first.plus(second) : first;
+  if (amounts.length < 2) return first;
+  const total = amounts.length === 2 ? first.plus(second) : Decimal.sum(...amounts);
+  return haveMixedSigns(amounts) ? orZero(total, Math.max(...amounts.map(({ e }) => e))) : total;
+}
+
+/** True where some are above zero and some below. */
+export function haveMixedSigns(amounts: readonly DecimalValue[]): boolean {
+  const [first] = amounts;
+  for (const { s } of amounts) if (s !== first?.s) return true;
+  return false;
 }
 
 /**
@@ -73,7 +83,7 @@ export function sum(called: Called, unit: Unit, parts: readonly Figure[]): Figur
 export function difference(called: Called, minuend: Figure, subtrahend: Figure): Figure {
   requireUnit(called, minuend.unit, subtrahend);
   const whole = isWhole(minuend) && isWhole(subtrahend);
-  return node('difference', called, minuend.unit, whole ? minuend.amount.minus(subtrahend.amount) : null, [
+  return node('difference', called, minuend.unit, whole ? subtracted(minuend.amount, subtrahend.amount) : null, [
     minuend,
     subtrahend,
   ]);
@@ -159,6 +169,9 @@ export function largest(called: Called, candidates: readonly Figure[], note: str
   if (first === undefined) throw new CoreError('unknown-figure', 'The largest of no figures was asked for.');
   for (const other of others) requireUnit(called, first.unit, other);
   const amounts = candidates.map((each) => each.amount).filter((amount) => amount !== null);
-  const most = amounts.reduce<DecimalValue | null>((so, each) => (so === null || each.gt(so) ? each : so), null);
+  const most = amounts.reduce<DecimalValue | null>(
+    (so, each) => (so === null || compared(each, so) > 0 ? each : so),
+    null,
+  );
   return node('largest', called, first.unit, most, candidates, note);
 }

@@ -2,7 +2,7 @@ import { Decimal, type Decimal as DecimalValue, ExactDecimal } from '../number/i
 import type { Unit } from '../quantity/index.js';
 import { type Figure, isWhole } from './figure.js';
 import { type Gap, NO_GAPS, unitedGaps } from './gap.js';
-import { requireUnit, sum } from './operations.js';
+import { haveMixedSigns, requireUnit, sum } from './operations.js';
 import { type CalledOf, stillMadeOf } from './still-made-of.js';
 
 /** Fewer parts than these are added as quickly as what has moved among them is found. */
@@ -23,10 +23,10 @@ export function runningSum(called: CalledOf, unit: Unit, parts: readonly Figure[
   return total === null ? sum(called, unit, parts) : new RunningSum(called, unit, parts, unitedGaps(parts), total);
 }
 
-/** All parts added without rounding; null where one of them has no amount. */
+/** All parts added without rounding; null where one of them has no amount, or where signs are mixed: then noise is looked for. */
 function totalOf(parts: readonly Figure[]): DecimalValue | null {
   const amounts = parts.map(({ amount }) => amount);
-  return amounts.every((amount) => amount !== null) ? ExactDecimal.sum(...amounts) : null;
+  return amounts.every((amount) => amount !== null) && !haveMixedSigns(amounts) ? ExactDecimal.sum(...amounts) : null;
 }
 
 class RunningSum implements Figure {
@@ -63,7 +63,8 @@ class RunningSum implements Figure {
       const [before, now] = [this.parts[place] as Figure, parts[place] as Figure];
       if (before === now) continue;
       moved += 1;
-      if (moved * 2 > parts.length || before.amount === null || !isWhole(now)) return null;
+      if (moved * 2 > parts.length || before.amount === null || !isWhole(now) || now.amount.s !== this.amount.s)
+        return null;
       requireUnit(called, unit, now);
       total = total.minus(before.amount).plus(now.amount);
     }

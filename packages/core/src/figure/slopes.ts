@@ -1,4 +1,4 @@
-import { type Decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
+import { compared, type Decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
 import type { Figure } from './figure.js';
 
 /** How much a figure moves when one of its inputs rises by one of its units. */
@@ -44,7 +44,9 @@ function partSlopes(figure: Figure): Decimal[] {
     case 'choice':
       return figure.parts.map(() => ONE);
     case 'largest': {
-      const chosen = figure.parts.findIndex((part) => part.amount?.eq(figure.amount ?? ZERO));
+      const chosen = figure.parts.findIndex(
+        (part) => part.amount !== null && compared(part.amount, figure.amount ?? ZERO) === 0,
+      );
       return figure.parts.map((_part, index) => (index === chosen ? ONE : ZERO));
     }
     case 'difference':

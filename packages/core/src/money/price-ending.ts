@@ -1,19 +1,39 @@
 import type { EndingDirection, PriceEnding } from '@nuvar/book';
-import { type Decimal, decimal, ONE, roundToStep } from '../number/index.js';
+import { compared, type Decimal, decimal, ONE, roundToStep, subtracted } from '../number/index.js';
+
+/** What prices of an ending have in common: each is a multiple of the step, moved by the offset. */
+function gridOf(ending: Exclude<PriceEnding, 'none'>): { readonly step: Decimal; readonly offset: Decimal } {
+  return ending === 'nearest 0.05'
+    ? { step: decimal('0.05'), offset: decimal(0) }
+    : { step: ONE, offset: decimal(`0${ending}`) };
+}
+
+/** True where prices with that ending can be paid in a currency whose smallest amount this is: there is no .99 in JPY. */
+export function hasEnding(ending: PriceEnding, minorUnit: Decimal): boolean {
+  if (ending === 'none') return true;
+  const { step, offset } = gridOf(ending);
+  return step.mod(minorUnit).isZero() && offset.mod(minorUnit).isZero();
+}
 
 /**
  * Brings a price as the customer sees it to an ending: ".99" makes 18.20 into 18.99 (up), 17.99 (down) or 17.99
- * (nearest; a tie goes up). "nearest 0.05" keeps to multiples of 0.05. Never below the ending itself: 0.40 down to .99
- * stays 0.99. Common practice of pricing; no source.
+ * (nearest; a tie goes up). "nearest 0.05" keeps to multiples of 0.05. Begins at the exact price: 8.481 is nearer to
+ * 7.99 than to 8.99. Never below the smallest price with that ending: 0.40 down to .99 stays 0.99. An ending that the
+ * currency lacks, whose smallest amount is `minorUnit`, counts as none, and the price comes back as it is.
+ * Common practice of pricing; no source.
  */
-export function priceEnding(price: Decimal, ending: PriceEnding, direction: EndingDirection): Decimal {
-  if (ending === 'none') return price;
-  const [step, offset] = ending === 'nearest 0.05' ? [decimal('0.05'), decimal(0)] : [ONE, decimal(`0${ending}`)];
+export function priceEnding(
+  price: Decimal,
+  ending: PriceEnding,
+  direction: EndingDirection,
+  minorUnit: Decimal,
+): Decimal {
+  if (ending === 'none' || !hasEnding(ending, minorUnit)) return price;
+  const { step, offset } = gridOf(ending);
   const above = roundToStep(price.minus(offset), step, 'up').plus(offset);
-  const below = above.eq(price) ? above : above.minus(step);
-  const lowest = offset.isZero() ? decimal(0) : offset;
-  if (below.lt(lowest)) return above;
-  if (direction === 'up') return above;
-  if (direction === 'down') return below;
-  return above.minus(price).lte(price.minus(below)) ? above : below;
+  const below = compared(above, price) === 0 ? above : above.minus(step);
+  const lowest = offset.isZero() ? step : offset;
+  if (compared(below, lowest) < 0) return compared(above, lowest) < 0 ? lowest : above;
+  if (direction !== 'nearest') return direction === 'up' ? above : below;
+  return compared(subtracted(above, price), subtracted(price, below)) <= 0 ? above : below;
 }

@@ -1,5 +1,6 @@
 import { CoreError } from './core-error.js';
 import { Decimal, type Decimal as DecimalValue, ZERO } from './decimal.js';
+import { compared, withoutNoise } from './noise.js';
 
 /**
  * Splits an amount over weights in whole steps (minor units), by the largest remainder, so that the shares sum exactly
@@ -13,7 +14,7 @@ export function apportion(amount: DecimalValue, weights: readonly DecimalValue[]
   if (basis.lte(0))
     throw new CoreError('basis-not-positive', 'The weights of an apportionment must sum to more than zero.');
   if (amount.isNegative()) return apportion(amount.neg(), weights, step).map((share) => share.neg());
-  const exact = weights.map((weight) => amount.mul(weight).div(basis).div(step));
+  const exact = weights.map((weight) => withoutNoise(amount.mul(weight).div(basis).div(step)));
   const floors = exact.map((steps) => steps.floor());
   const left = amount
     .div(step)
@@ -22,7 +23,7 @@ export function apportion(amount: DecimalValue, weights: readonly DecimalValue[]
     .toNumber();
   const byRemainder = exact
     .map((steps, line) => ({ line, remainder: steps.minus(floors[line] ?? ZERO) }))
-    .sort((one, other) => other.remainder.comparedTo(one.remainder) || one.line - other.line);
+    .sort((one, other) => compared(other.remainder, one.remainder) || one.line - other.line);
   const extra = new Set(byRemainder.slice(0, left).map((entry) => entry.line));
   return floors.map((steps, line) => (extra.has(line) ? steps.plus(1) : steps).mul(step));
 }

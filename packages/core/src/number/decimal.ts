@@ -12,6 +12,9 @@ export type Decimal = SharedDecimal;
 /** For totals that must not be rounded on the way: more digits than amounts of any book could ask for together. */
 export const ExactDecimal = SharedDecimal.clone({ precision: 1000 });
 
+/** True above zero. Told by the sign, so that no zero has to be made to compare with. */
+export const isPositive = (amount: Decimal): boolean => amount.isPositive() && !amount.isZero();
+
 export const ZERO = new Decimal(0);
 export const ONE = new Decimal(1);
 export const HUNDRED = new Decimal(100);

@@ -1,6 +1,7 @@
-import { type RoundingMode } from '@nuvar/book';
+import type { RoundingMode } from '@nuvar/book';
 import type { Decimal as DecimalStatic } from 'decimal.js';
 import { Decimal, type Decimal as DecimalValue } from './decimal.js';
+import { withoutNoise } from './noise.js';
 
 /** How a figure is brought to a step: the book's two modes for nearest, and the two directions that prices need. */
 export type Rounding = RoundingMode | 'up' | 'down';
@@ -13,14 +14,11 @@ export type Rounding = RoundingMode | 'up' | 'down';
  * - up: towards plus infinity, 1.001 → 1.01, -1.009 → -1.00
  * - down: towards minus infinity
  *
- * Up and down first drop what is left over from a division in the last six of 34 digits: 10/3 x 3 is 10, and 10 rounded
- * up to cents is 10.00 and not 10.01.
+ * What divisions left in the last digits is dropped first, in every mode: 10/3 x 3 is 10, and 10 rounded up to cents is
+ * 10.00 and not 10.01; 29.955 / 3 is 9.985 and rounds to 9.99.
  */
 export function roundToStep(amount: DecimalValue, step: DecimalValue, rounding: Rounding): DecimalValue {
-  const exact =
-    rounding === 'up' || rounding === 'down' ? amount.toSignificantDigits(28, Decimal.ROUND_HALF_EVEN) : amount;
-  const steps = exact.div(step);
-  return steps.toDecimalPlaces(0, MODES[rounding]).mul(step);
+  return withoutNoise(amount).div(step).toDecimalPlaces(0, MODES[rounding]).mul(step);
 }
 
 const MODES: Record<Rounding, DecimalStatic.Rounding> = {
@@ -32,5 +30,5 @@ const MODES: Record<Rounding, DecimalStatic.Rounding> = {
 
 /** Rounds to so many digits after the point and writes it with exactly those: ("1.005", 2) → "1.01". */
 export function fixedDigits(amount: string, digits: number, rounding: RoundingMode): string {
-  return new Decimal(amount).toFixed(digits, MODES[rounding]);
+  return withoutNoise(new Decimal(amount)).toFixed(digits, MODES[rounding]);
 }

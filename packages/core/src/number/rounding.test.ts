@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { apportion, sharesInPercent } from './apportion.js';
 import { Decimal, decimal } from './decimal.js';
+import { compared, subtracted } from './noise.js';
 import { fixedDigits, roundToStep } from './round.js';
 
 describe('decimals', () => {
@@ -61,5 +62,35 @@ describe('apportion', () => {
       expect.objectContaining({ code: 'basis-not-positive' }),
     );
     expect(sharesInPercent([1, 1, 1].map(decimal))).toEqual(['33.4', '33.3', '33.3']);
+  });
+});
+
+describe('what divisions leave over', () => {
+  it('is dropped before a tie is looked for, in every mode', () => {
+    // 29.955 kg of a pack of 3 kg at 1.00 cost exactly 9.985.
+    const cost = decimal('29.955').mul(decimal(1).div(3));
+    expect(cost.eq('9.985')).toBe(false);
+    expect(fixedDigits(cost.toFixed(), 2, 'half-away-from-zero')).toBe('9.99');
+    expect(fixedDigits(cost.toFixed(), 2, 'half-even')).toBe('9.98');
+    expect(roundToStep(cost, decimal('0.001'), 'down').toFixed()).toBe('9.985');
+    expect(roundToStep(cost, decimal('0.001'), 'up').toFixed()).toBe('9.985');
+  });
+
+  it('counts for nothing when amounts are subtracted or compared, and a real difference counts', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 10 ** 9 }), fc.integer({ min: 2, max: 997 }), (whole, divisor) => {
+        const noisy = decimal(whole).div(divisor).mul(divisor);
+        expect(subtracted(noisy, decimal(whole)).isZero()).toBe(true);
+        expect(compared(noisy, decimal(whole))).toBe(0);
+        const alittle = decimal('1e-15');
+        expect(compared(decimal(whole).plus(alittle), noisy)).toBe(1);
+        expect(compared(noisy, decimal(whole).plus(alittle))).toBe(-1);
+      }),
+    );
+  });
+
+  it('shares out a credit line with a negative share', () => {
+    const shares = apportion(decimal('10'), [5, 3, -1].map(decimal), decimal('0.01'));
+    expect(shares.map((share) => share.toFixed(2))).toEqual(['7.14', '4.29', '-1.43']);
   });
 });

@@ -4,7 +4,7 @@ import { overhead } from './overhead.js';
 import { runningCost } from './running-cost.js';
 
 export { openDays } from './open-days.js';
-export { overhead, type Overhead } from './overhead.js';
+export { overhead, type Overhead, shareOfRunningCosts } from './overhead.js';
 export { runningCost } from './running-cost.js';
 
 export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [openDays, runningCost, overhead];

@@ -80,4 +80,42 @@ describe('sharing out by labour hours', () => {
     const { rows, point } = workshop({ labourStep: { time: '0' }, runningCost: { amount: '0' } });
     expect(amount(evaluated(rows), `pricePoint/${point}/profit`)).toBe('18');
   });
+
+  // Invented, recomputed by hand: fixed production 12,000 a month, normal 1,000 h, a vase takes 0.5 h.
+  it.each([
+    ['800', '12', '2400', '6'],
+    ['1000', '12', '0', '6'],
+    ['1250', '9.6', '0', '4.8'],
+  ])(
+    'a plan of %s h against 1,000 normal hours: rate %s, not shared out %s (IAS 2.13)',
+    (hours, rate, idle, perVase) => {
+      const { rows, product } = workshop({
+        settings: { normalLabourHoursPerMonth: '1000' },
+        runningCost: { amount: '12000' },
+        labourStep: { time: '30' },
+        product: { plannedUnitsPerMonth: String(Number(hours) * 2) },
+      });
+      const evaluation = evaluated(rows);
+      expect(amount(evaluation, 'overhead/book/rate')).toBe(rate);
+      expect(amount(evaluation, 'overhead/book/notSharedOut')).toBe(idle);
+      expect(amount(evaluation, `fullCost/${product}/overhead`)).toBe(perVase);
+    },
+  );
+
+  it('a product with typed totals and no hours has a profit where there is nothing to share out', () => {
+    let point = '';
+    let card = '';
+    const rows = rowsOf((book) => {
+      book.add('settings', { name: 'Quick', pricesIncludeTax: false });
+      const productId = book.add('product', { name: 'Tin', costing: 'typed totals', plannedUnitsPerMonth: '10' });
+      book.add('typedCost', { productId, element: 'labour', amount: '4' });
+      const channelId = book.add('channel', { name: 'Shop' });
+      point = book.add('pricePoint', { productId, channelId, price: '10' });
+      card = `overheadOnCard/${productId}/productionCost`;
+    });
+    const evaluation = evaluated(rows);
+    expect(amount(evaluation, `pricePoint/${point}/profit`)).toBe('6');
+    expect(amount(evaluation, card)).toBe('4');
+    expect(amount(evaluation, 'overhead/book/sharedOut')).toBe('0');
+  });
 });

@@ -1,5 +1,18 @@
 import type { RunningCostPool } from '@nuvar/book';
-import { choice, constant, difference, type Figure, gap, isWhole, product, quotient, sum } from '../figure/index.js';
+import {
+  type CalledOf,
+  choice,
+  constant,
+  difference,
+  type Figure,
+  gap,
+  isWhole,
+  product,
+  quotient,
+  stillMadeOf,
+  sum,
+} from '../figure/index.js';
+import { compared } from '../number/index.js';
 import { labourHours } from '../production/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, HOUR, money, MONTH, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
@@ -22,8 +35,9 @@ export interface Overhead {
 
 /**
  * Absorption by a single rate on labour hours: rate = running costs per month / normal labour hours where typed (normal
- * capacity, IAS 2 paragraph 13), else / the hours that the planned units need. What is not shared out = total - rate x
- * planned hours: idle capacity, shown and never lost. Gap: no hours at all, unless there is nothing to share out.
+ * capacity, IAS 2 paragraph 13), else / the hours that the planned units need; where these are more than the normal ones,
+ * they are the basis. What is not shared out = total - rate x planned hours: idle capacity, shown, never lost and never
+ * below zero. Gap: no hours at all, unless there is nothing to share out.
  */
 export const overhead: Calculation<Overhead> = {
   name: 'overhead',
@@ -37,8 +51,7 @@ export const overhead: Calculation<Overhead> = {
     productionRate: 'How much of the running costs of production falls on one labour hour.',
     nonProductionRate: 'How much of the other running costs (selling, office) falls on one labour hour.',
     sharedOut: 'What the planned units carry of the running costs in a month.',
-    notSharedOut:
-      'What no planned unit carries of the running costs (idle capacity; below zero: more is shared out than there is).',
+    notSharedOut: 'What no planned unit carries of the running costs (idle capacity).',
   },
   work(sheet) {
     const ofPool = (name: string, pool: RunningCostPool) =>
@@ -56,7 +69,7 @@ export const overhead: Calculation<Overhead> = {
     const plannedHours = sum('Planned labour hours per month', HOUR.per(MONTH), plannedHoursByProduct(sheet));
     const basis = absorptionBasis(sheet, plannedHours);
     const rate = absorptionRate(sheet, 'Running costs per labour hour', total, basis);
-    const sharedOut = product('Shared out per month', rate, plannedHours);
+    const sharedOut = shareOfRunningCosts({ name: 'Shared out per month', subject: '' }, rate, plannedHours);
     return {
       total,
       perOpenDay: quotient('Running costs per open day', total, sheet.read(openDays, WHOLE_BOOK).perMonth),
@@ -96,13 +109,31 @@ function absorptionRate(sheet: Sheet, name: string, total: Figure, basis: Figure
   return quotient(name, total, basis, gap('no-labour-hours', place));
 }
 
+/**
+ * The hours that the running costs are shared over: normal capacity where it is typed, else what the plan needs. A plan
+ * that needs more than normal capacity is the basis itself, so that no more is shared out than there is (IAS 2.13).
+ */
 function absorptionBasis(sheet: Sheet, plannedHours: Figure): Figure {
   const settings = sheet.settings();
   if (settings.normalLabourHoursPerMonth === null)
     return choice('Hours shared over', plannedHours, 'the hours that the planned units need');
   const normal = sheet.input('settings', settings, 'normalLabourHoursPerMonth', {
-    name: 'Normal labour hours',
+    name: 'Normal productive hours',
     unit: HOUR.per(MONTH),
   });
-  return choice('Hours shared over', normal, 'the normal labour hours as typed');
+  const planned = plannedHours.amount;
+  return planned !== null && normal.amount !== null && compared(planned, normal.amount) > 0
+    ? choice('Hours shared over', plannedHours, 'the hours that the planned units need, more than the normal hours')
+    : choice('Hours shared over', normal, 'the normal productive hours as typed');
+}
+
+/**
+ * What some hours carry of the running costs: rate x hours. Where there is nothing to share out it is nothing, whether
+ * or not the hours are known. `before` is what it was last time.
+ */
+export function shareOfRunningCosts(called: CalledOf, rate: Figure, hours: Figure, before?: Figure): Figure {
+  if (!isWhole(rate) || !rate.amount.isZero())
+    return stillMadeOf(before, called, [rate, hours]) ?? product(called, rate, hours);
+  const nothing = constant('Nothing to share out', '0', rate.unit.times(hours.unit), 'no running costs');
+  return choice(called, nothing, 'there are no running costs to share out');
 }

@@ -10,8 +10,8 @@ import {
   quotient,
   rounded,
 } from '../figure/index.js';
-import { minorDigits } from '../money/index.js';
-import { fixedDigits, ONE } from '../number/index.js';
+import { minorDigits, minorUnit } from '../money/index.js';
+import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
 import { unit } from '../quantity/index.js';
 import { contributionOf, netProceedsAt, saleTerms, unitCostOf } from '../selling/index.js';
@@ -127,14 +127,23 @@ function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakE
 }
 
 function statedResult(sheet: Sheet, contribution: Figure, fixedCost: Figure): Gap | null {
-  if (contribution.amount === null || contribution.gaps.length > 0 || contribution.amount.gt(0)) return null;
+  if (contribution.amount === null || contribution.gaps.length > 0 || isPositive(contribution.amount)) return null;
   if (contribution.amount.isZero()) {
     return gap(
       fixedCost.amount?.isZero() && fixedCost.gaps.length === 0 ? 'breaks-even-at-any-volume' : 'never-breaks-even',
       null,
     );
   }
+  return gap('loses-each-sale', null, { loss: lossInWords(sheet, contribution.amount.neg()) });
+}
+
+/** A loss in the currency's digits; in two digits of its own where it is smaller than the smallest coin. */
+function lossInWords(sheet: Sheet, loss: Decimal): string {
   const currency = bookCurrency(sheet);
-  const loss = fixedDigits(contribution.amount.neg().toFixed(), minorDigits(currency), sheet.settings().rounding);
-  return gap('loses-each-sale', null, { loss: `${loss} ${currency}` });
+  const digits = minorDigits(currency);
+  const isTiny = compared(loss, minorUnit(currency)) < 0;
+  const written = isTiny
+    ? loss.toSignificantDigits(2).toFixed()
+    : fixedDigits(loss.toFixed(), digits, sheet.settings().rounding);
+  return `${written} ${currency}`;
 }

@@ -51,4 +51,39 @@ describe('break-even', () => {
   it('against the share of the product is a gap where nothing is shared out to it', () => {
     expect(breakEven('12', '5', '100', 'units', 'breakEvenOfShare')).toBe('no-labour-hours');
   });
+
+  // 2.7 kg of a pack of 3 kg at 1.00 cost exactly 0.90; 0.594 kg of one at 5.00 exactly 0.99.
+  it.each([
+    ['2.7', '1', '0.90'],
+    ['0.594', '5', '0.99'],
+  ])('takes for zero what is zero: %s kg of a pack of 3 kg at %s, sold at %s', (quantity, pack, price) => {
+    let candidate = '';
+    const rows = rowsOf((book) => {
+      book.add('settings', { name: 'Example', openDaysPerMonth: '20', pricesIncludeTax: false });
+      const materialId = book.add('material', { name: 'Stuff', baseUnit: 'kg' });
+      const supplied = { packQuantity: '3', packUnit: 'kg', currency: 'EUR', validFrom: '2026-01-01' };
+      book.add('supplierPrice', { materialId, price: pack, ...supplied });
+      const productId = book.add('product', { name: 'Thing' });
+      book.add('billLine', { productId, materialId, quantity, unit: 'kg' });
+      book.add('runningCost', { name: 'Rent', amount: '500' });
+      const channelId = book.add('channel', { name: 'Shop' });
+      candidate = book.add('candidatePrice', { productId, channelId, price });
+    });
+    const evaluation = evaluated(rows);
+    expect(amount(evaluation, `candidate/${candidate}/contribution`)).toBe('0');
+    expect(amount(evaluation, `breakEvenOfBook/${candidate}/units`)).toBe('never-breaks-even');
+  });
+
+  it('says a loss smaller than the smallest coin in digits of its own', () => {
+    let candidate = '';
+    const rows = rowsOf((book) => {
+      book.add('settings', { name: 'Example', pricesIncludeTax: false });
+      const productId = book.add('product', { name: 'Screw' });
+      book.add('otherCost', { productId, name: 'Bought in', amount: '0.0123' });
+      const channelId = book.add('channel', { name: 'Shop' });
+      candidate = book.add('candidatePrice', { productId, channelId, price: '0.01' });
+    });
+    const units = evaluated(rows).figure(`breakEvenOfBook/${candidate}/units`);
+    expect(units?.gaps[0]?.values.loss).toBe('0.0023 EUR');
+  });
 });

@@ -15,21 +15,40 @@ import { type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
 
 const KILOWATT_HOUR = unit('kWh');
 
+/** An hour of a machine, and its parts; null for what nothing is said about. */
+export interface EquipmentRate {
+  readonly perHour: Figure;
+  readonly energyPerHour: Figure | null;
+  readonly wearPerHour: Figure | null;
+  readonly upkeepPerHour: Figure | null;
+}
+
 /**
- * What an hour of a machine costs: power x load % x electricity tariff + (price - worth at the end) / life in hours +
- * upkeep per hour. Each of the three is left out where nothing is said about it; where nothing is said at all, that is a
- * gap. Gap: a power without a tariff.
+ * What an hour of a machine costs: power x load % x electricity tariff + (price - residual value) / life in hours +
+ * upkeep per hour. Each of the three is left out where nothing is said about it, and a gap where only half is said; where
+ * nothing is said at all, that is a gap. Gaps: a power without a tariff, a price without a life or the reverse, a residual
+ * value above the price.
  */
-export const equipmentRate: Calculation<{ perHour: Figure }> = {
+export const equipmentRate: Calculation<EquipmentRate> = {
   name: 'equipment',
-  meanings: { perHour: 'What one hour of this machine costs: energy, wear and upkeep.' },
+  meanings: {
+    perHour: 'What one hour of this machine costs: energy, wear and upkeep.',
+    energyPerHour: 'What the energy of one hour of this machine costs.',
+    wearPerHour: 'What one hour takes of the value of this machine (depreciation by use, IAS 16.62).',
+    upkeepPerHour: 'What the upkeep of this machine costs for each hour that it runs.',
+  },
   work(sheet, id) {
     const row = sheet.row('equipment', id);
     const leaf = { name: 'Cost per hour', subject: row?.name ?? 'a machine', unit: money(sheet).per(HOUR) };
-    if (row === undefined) return { perHour: ofMissingRow(leaf, 'a product') };
-    const parts = [energy(sheet, row), wear(sheet, row), upkeep(sheet, row)].filter((part) => part !== null);
+    if (row === undefined) {
+      const perHour = ofMissingRow(leaf, 'a product');
+      return { perHour, energyPerHour: null, wearPerHour: null, upkeepPerHour: null };
+    }
+    const [energyPerHour, wearPerHour, upkeepPerHour] = [energy(sheet, row), wear(sheet, row), upkeep(sheet, row)];
+    const parts = [energyPerHour, wearPerHour, upkeepPerHour].filter((part) => part !== null);
     const nothing = gap('no-equipment-cost', { kind: 'equipment', id, field: 'powerKilowatts' }, { subject: row.name });
-    return { perHour: parts.length === 0 ? missing(leaf, nothing) : sum(leaf, leaf.unit, parts) };
+    const perHour = parts.length === 0 ? missing(leaf, nothing) : sum(leaf, leaf.unit, parts);
+    return { perHour, energyPerHour, wearPerHour, upkeepPerHour };
   },
 };
 
@@ -52,25 +71,35 @@ function energy(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
   return product({ name: 'Cost of energy per hour', subject }, drawn, tariff);
 }
 
+/** What it loses over its life / life in hours. Gaps: a price without a life or the reverse, worth more at the end than it cost. */
 function wear(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
-  if (row.purchasePrice === null || row.lifeHours === null) return null;
+  if (row.purchasePrice === null && row.lifeHours === null) return null;
   const subject = row.name;
   const price = sheet.input('equipment', row, 'purchasePrice', {
     name: 'Price when bought',
     subject,
     unit: money(sheet),
+    whenEmpty: (place) => gap('no-purchase-price', place, { subject }),
   });
   const residual = sheet.input('equipment', row, 'residualValue', {
     name: 'Worth at the end',
     subject,
     unit: money(sheet),
   });
-  const life = sheet.input('equipment', row, 'lifeHours', { name: 'Life', subject, unit: HOUR });
-  return quotient(
-    { name: 'Wear per hour', subject },
-    difference({ name: 'Lost over its life', subject }, price, residual),
-    life,
-  );
+  const life = sheet.input('equipment', row, 'lifeHours', {
+    name: 'Life',
+    subject,
+    unit: HOUR,
+    whenEmpty: (place) => gap('no-life', place, { subject }),
+  });
+  const called = { name: 'Wear per hour', subject };
+  const lost = difference({ name: 'Lost over its life', subject }, price, residual);
+  if (lost.amount?.isNegative()) {
+    const place = { kind: 'equipment', id: row.id, field: 'residualValue' } as const;
+    const leaf = { ...called, unit: money(sheet).per(HOUR) };
+    return missing(leaf, gap('residual-above-price', place, { subject }), [lost, life]);
+  }
+  return quotient(called, lost, life);
 }
 
 function upkeep(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {

@@ -5,18 +5,19 @@ import { type Calculation, HOUR, money } from '../sheet/index.js';
 /**
  * What an hour of making costs at a labour grade: wage x (100 % + on-costs) / productive share of paid time.
  */
-export const labourRate: Calculation<{ perHour: Figure }> = {
+export const labourRate: Calculation<{ perHour: Figure; perPaidHour: Figure }> = {
   name: 'labourRate',
   meanings: {
     perHour: 'What one productive hour of this grade costs, with what the employer pays on top of the wage.',
+    perPaidHour: 'What one paid hour of this grade costs, with what the employer pays on top of the wage.',
   },
   work(sheet, gradeId) {
     const grade = sheet.row('labourGrade', gradeId);
     const perHour = money(sheet).per(HOUR);
-    if (grade === undefined)
-      return {
-        perHour: ofMissingRow({ name: 'Labour rate', unit: perHour }, 'a labour step'),
-      };
+    if (grade === undefined) {
+      const gone = ofMissingRow({ name: 'Labour rate', unit: perHour }, 'a labour step');
+      return { perHour: gone, perPaidHour: gone };
+    }
     const subject = grade.name;
     const wage = sheet.input('labourGrade', grade, 'wagePerHour', {
       name: 'Wage',
@@ -34,7 +35,7 @@ export const labourRate: Calculation<{ perHour: Figure }> = {
       constant('The wage itself', '100', PERCENT, 'definition'),
       onCosts,
     ]);
-    const paid = percentOf({ name: 'Pay per paid hour', subject }, factor, wage);
-    return { perHour: wholeOf({ name: 'Labour rate', subject }, paid, productive) };
+    const perPaidHour = percentOf({ name: 'Pay per paid hour', subject }, factor, wage);
+    return { perHour: wholeOf({ name: 'Labour rate', subject }, perPaidHour, productive), perPaidHour };
   },
 };

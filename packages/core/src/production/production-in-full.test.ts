@@ -1,12 +1,12 @@
-import { fieldValue, rowsByKind, type Kind } from '@nuvar/book';
+import { fieldValue, type Kind, rowsByKind } from '@nuvar/book';
 import type { BookBuilder } from '@nuvar/book/demo';
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../evaluate/index.js';
 import { decimal } from '../number/index.js';
 import type { Evaluation, Override } from '../sheet/index.js';
 import { amount, DAY, evaluated, rowsOf } from '../testing/evaluated.js';
 import { VIEWS } from '../views/index.js';
+import fc from 'fast-check';
 
 type Fields = Record<string, unknown>;
 
@@ -91,10 +91,25 @@ describe('equipment', () => {
     expect(of(`equipment/${ids.kiln}/perHour`)).toBe('4');
     const bare = pottery({ equipment: { powerKilowatts: null, upkeepPerHour: null } });
     expect(bare.of(`equipment/${bare.ids.kiln}/perHour`)).toBe('0.8');
-    const unsaid = pottery({ equipment: { powerKilowatts: null, upkeepPerHour: null, lifeHours: null } });
+    const nothing = { powerKilowatts: null, upkeepPerHour: null, lifeHours: null, purchasePrice: null };
+    const unsaid = pottery({ equipment: nothing });
     expect(unsaid.of(`equipment/${unsaid.ids.kiln}/perHour`)).toBe('no-equipment-cost');
     const dark = pottery({ settings: { electricityPerKilowattHour: null } });
     expect(dark.evaluation.figure(`equipment/${dark.ids.kiln}/perHour`)?.gaps[0]?.code).toBe('no-tariff');
+    expect(
+      ['energyPerHour', 'wearPerHour', 'upkeepPerHour'].map((part) => of(`equipment/${ids.kiln}/${part}`)),
+    ).toEqual(['3', '0.8', '0.2']);
+  });
+
+  it.each([
+    [{ lifeHours: null }, 'no-life'],
+    [{ purchasePrice: null }, 'no-purchase-price'],
+    [{ residualValue: '9001' }, 'residual-above-price'],
+  ])('of which wear is only half stated, or absurd, has a gap: %o is %s', (equipment, code) => {
+    const { ids, evaluation } = pottery({ equipment });
+    const rate = evaluation.figure(`equipment/${ids.kiln}/perHour`);
+    // Energy 3.00 and upkeep 0.20 are known.
+    expect([rate?.amount?.toFixed(), rate?.gaps.map((gap) => gap.code)]).toEqual(['3.2', [code]]);
   });
 
   it('is shared by the space that each takes; empty space is carried, or shown as idle', () => {

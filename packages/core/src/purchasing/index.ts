@@ -7,8 +7,9 @@ import { priceInUnits } from './price-in-units.js';
 export { conversionConflicts } from './conversion-conflicts.js';
 export { converted, convertedFor, ownConversions, type ConvertedItem } from './converted.js';
 export * from './price-list/index.js';
-export { listedPrice, validPrices } from './listed-price.js';
+export { listedPrice } from './listed-price.js';
 export { materialPrice, type MaterialPrice } from './material-price.js';
+export { priceInForce, pricesOnTheDay } from './price-in-force.js';
 export { priceInUnits } from './price-in-units.js';
 
 export const PURCHASING_CALCULATIONS: readonly Calculation<unknown>[] = [

@@ -83,23 +83,3 @@ function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: 
     material.baseUnit,
   );
 }
-
-/**
- * The prices of a material that are valid on or before the day of the evaluation, newest first; of those of one day the
- * cheaper by the base unit, and one that is not known yet last.
- */
-export function validPrices(sheet: Sheet, materialId: string): RowOf<'supplierPrice'>[] {
-  return sheet
-    .rowsOf('supplierPrice', 'materialId', materialId)
-    .filter((price) => price.validFrom <= sheet.asOf)
-    .sort((one, other) => {
-      if (one.validFrom === other.validFrom) return cheaperFirst(sheet, one, other);
-      return one.validFrom < other.validFrom ? 1 : -1;
-    });
-}
-
-function cheaperFirst(sheet: Sheet, one: RowOf<'supplierPrice'>, other: RowOf<'supplierPrice'>): number {
-  const [mine, theirs] = [one, other].map(({ id }) => sheet.read(listedPrice, id).perBaseUnit.amount ?? null);
-  if (mine == null || theirs == null) return Number(mine == null) - Number(theirs == null);
-  return mine.comparedTo(theirs);
-}

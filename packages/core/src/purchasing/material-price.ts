@@ -15,7 +15,8 @@ import {
 } from '../figure/index.js';
 import { NUMBER, PERCENT, unit } from '../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../sheet/index.js';
-import { listedPrice, validPrices } from './listed-price.js';
+import { listedPrice } from './listed-price.js';
+import { inForcePerSupplier, pricesOnTheDay } from './price-in-force.js';
 
 const NAME = 'Price per base unit';
 const THE_PRICE = constant('The price itself', '100', PERCENT, 'definition');
@@ -32,12 +33,13 @@ export interface MaterialPrice {
  * The planning price of a material per base unit, in the book's currency, unrounded: by the basis of the material, else
  * of the book: (listed price + landed add-on) x (1 + buffer %).
  *
- * - latest: the newest price that is valid on the day, of the preferred supplier where that one has any (ties: the cheaper)
- * - highest: the highest of the last so many months; the price in force when they begin counts too
+ * - latest: the newest price that is valid on the day (ties: the cheaper)
+ * - highest: the highest of the last so many months; the price of each supplier in force when they begin counts too
  * - average: the mean of the same prices, weighted by what was ordered where that is known of all of them
  * - standard: the newest standard price; it has no landed add-on
  *
- * Prices that are not known yet are left out where others are known. Gaps: no price at all, no standard price.
+ * Where the preferred supplier has prices, only these are looked at, and the working says so. Of two prices of one
+ * supplier from one day the later entered counts. Prices that are not known yet are left out where others are known. Gaps: no price at all, no standard price.
  */
 export const materialPrice: Calculation<MaterialPrice> = {
   name: 'materialPrice',
@@ -85,31 +87,51 @@ function standardPrice(sheet: Sheet, material: RowOf<'material'>): Figure {
 }
 
 function byListedPrices(sheet: Sheet, material: RowOf<'material'>, basis: PlanningBasis): Figure {
-  const prices = validPrices(sheet, material.id);
-  const subject = material.name;
-  const preferred = prices.find((price) => price.supplierId === material.preferredSupplierId);
-  const newest = (material.preferredSupplierId === null ? undefined : preferred) ?? prices[0];
+  const prices = pricesOnTheDay(sheet, material);
+  const called = { name: NAME, subject: material.name };
+  const [newest] = prices;
   if (newest === undefined) {
-    const leaf = { name: NAME, subject, unit: money(sheet).per(unit(material.baseUnit)) };
-    return missing(leaf, gap('no-price', { kind: 'material', id: material.id, field: 'price' }, { subject }));
+    const leaf = { ...called, unit: money(sheet).per(unit(material.baseUnit)) };
+    const place = { kind: 'material', id: material.id, field: 'price' } as const;
+    return missing(leaf, gap('no-price', place, { subject: material.name }));
   }
-  const latest = sheet.read(listedPrice, newest.id).perBaseUnit;
-  if (basis === 'latest') return latest;
+  const latest = () =>
+    choice(called, sheet.read(listedPrice, newest.id).perBaseUnit, `the newest price, ${fromWhom(sheet, newest)}`);
+  if (basis === 'latest') return latest();
   const months = material.planningMonths ?? sheet.settings().planningMonths;
-  const opens = addMonths(sheet.asOf, -months);
-  const known = [
-    ...prices.filter((price) => price.validFrom > opens),
-    ...prices.filter((price) => price.validFrom <= opens).slice(0, 1),
-  ].filter(({ id }) => sheet.read(listedPrice, id).perBaseUnit.amount !== null);
-  if (known.length === 0) return latest;
-  const span = `of ${known.length} ${known.length === 1 ? 'price' : 'prices'} in the ${months} months to ${sheet.asOf}`;
-  const called = { name: NAME, subject };
+  const known = pricesOfPeriod(sheet, prices, months);
+  if (known.length === 0) return latest();
+  const ofWhom = isOfPreferred(material, newest) ? ` of ${supplierName(sheet, newest)}` : '';
+  const span = `of ${known.length} ${known.length === 1 ? 'price' : 'prices'}${ofWhom} in the ${months} months to ${sheet.asOf}`;
   if (basis === 'average') return averagePrice(sheet, material, known, span);
   return largest(
     called,
     known.map(({ id }) => sheet.read(listedPrice, id).perBaseUnit),
     `the highest ${span}`,
   );
+}
+
+/** The prices of the last so many months that are known, and of each supplier the one in force when they begin. */
+function pricesOfPeriod(
+  sheet: Sheet,
+  prices: readonly RowOf<'supplierPrice'>[],
+  months: number,
+): RowOf<'supplierPrice'>[] {
+  const opens = addMonths(sheet.asOf, -months);
+  return [...prices.filter((price) => price.validFrom > opens), ...inForcePerSupplier(prices, opens)].filter(
+    ({ id }) => sheet.read(listedPrice, id).perBaseUnit.amount !== null,
+  );
+}
+
+const isOfPreferred = (material: RowOf<'material'>, price: RowOf<'supplierPrice'>) =>
+  price.supplierId !== null && price.supplierId === material.preferredSupplierId;
+
+const supplierName = (sheet: Sheet, { supplierId }: RowOf<'supplierPrice'>) =>
+  supplierId === null ? '' : (sheet.row('supplier', supplierId)?.name ?? '');
+
+function fromWhom(sheet: Sheet, price: RowOf<'supplierPrice'>): string {
+  const name = supplierName(sheet, price);
+  return name === '' ? `from ${price.validFrom}` : `of ${name} from ${price.validFrom}`;
 }
 
 /** The mean of prices; where it is known of all how much was ordered, each weighs as much as was ordered at it. */

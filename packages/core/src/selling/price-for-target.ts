@@ -1,33 +1,44 @@
-import type { PriceBasis, PriceEnding, EndingDirection } from '@nuvar/book';
-import { difference, type Figure, gap, percentOf, rounded, shaped, sum, wholeOf } from '../figure/index.js';
-import { minorUnit, priceEnding } from '../money/index.js';
+import type { EndingDirection, PriceBasis, PriceEnding } from '@nuvar/book';
+import {
+  difference,
+  type Figure,
+  gap,
+  type Gap,
+  isWhole,
+  missing,
+  percentOf,
+  rounded,
+  shaped,
+  sum,
+  wholeOf,
+} from '../figure/index.js';
+import { hasEnding, minorUnit, priceEnding } from '../money/index.js';
+import { isPositive } from '../number/index.js';
 import { PERCENT } from '../quantity/index.js';
 import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
-import type { UnitCost } from './sale.js';
 
 /**
- * The lowest price, as the customer sees it and in whole minor units, that reaches a target on full cost C with a
- * percentage fee f and a fixed fee F per unit, before tax:
+ * The exact list price, as the customer sees it, that reaches a target on full cost C with a percentage fee f and a
+ * fixed fee F per unit. Before tax and after the standing discount:
  *
  * - margin m: p = (C + F) / (100 % - f - m)
  * - markup k: p = (C + k x C + F) / (100 % - f)
  * - profit P: p = (C + P + F) / (100 % - f)
  *
- * A fee taken of the price paid counts as f x (1 + tax). The result rises with the price, so rounding up to the minor
- * unit keeps the target. Gap: `target-out-of-reach` where fee and margin leave nothing of the price.
+ * A fee taken of the price paid counts as f x (1 + tax). Price with tax = p x (1 + tax) where tax is inside; list price
+ * = that / (100 % - discount). Not rounded. Gaps: `target-out-of-reach` where fee and margin leave nothing of the price,
+ * `discount-leaves-nothing` at a discount of 100 %, `any-price-reaches-target` where the price would be zero or less.
  */
-export function priceForTarget(
+export function exactPriceForTarget(
   basis: Exclude<PriceBasis, 'typed'>,
   target: Figure,
   terms: SaleTerms,
   cost: Figure,
-  currency: string,
   subject: string,
 ): Figure {
   const named = (name: string) => ({ name, subject });
   const fee = effectiveFee(terms);
   const taken = basis === 'margin' ? sum('Fee and margin', PERCENT, [fee, target]) : fee;
-  const left = difference('What the price leaves for cost', THE_WHOLE, taken);
   const wanted =
     basis === 'profit' ? target : basis === 'markup' ? percentOf(named('Wanted markup'), target, cost) : null;
   const toCover = sum(
@@ -35,33 +46,49 @@ export function priceForTarget(
     cost.unit,
     wanted === null ? [cost, terms.fixedFee] : [cost, wanted, terms.fixedFee],
   );
-  const limit = fee.amount === null ? '?' : THE_WHOLE.amount?.minus(fee.amount).toDecimalPlaces(2).toFixed();
-  const beforeTax = wholeOf(
-    named('Price before tax'),
-    toCover,
-    left,
-    gap('target-out-of-reach', target.place, { limit: limit ?? '?' }),
-  );
-  return asSeen(beforeTax, terms, currency, subject, 'Lowest price for the target');
+  const price = listPrice(named('Exact price for the target'), toCover, taken, terms, target.place);
+  return isWhole(price) && !isPositive(price.amount)
+    ? missing({ ...named(price.name), unit: price.unit }, gap('any-price-reaches-target', target.place), [price])
+    : price;
 }
 
-/** The price at which what is left after fees just covers a cost, as the customer sees it, rounded up to the minor unit. */
-export function floorPrice(
-  cost: UnitCost['variableCost'],
-  terms: SaleTerms,
-  currency: string,
-  subject: string,
-  name: string,
-): Figure {
-  const left = difference('What the price leaves for cost', THE_WHOLE, effectiveFee(terms));
+/**
+ * The list price at which what is left after fees just covers a cost, as the customer sees it, rounded up to the minor
+ * unit: the standing discount is taken off it first. Gaps as of a target.
+ */
+export function floorPrice(cost: Figure, terms: SaleTerms, currency: string, subject: string, name: string): Figure {
   const toCover = sum({ name: 'To be covered', subject }, cost.unit, [cost, terms.fixedFee]);
-  const beforeTax = wholeOf(
-    { name: 'Price before tax', subject },
-    toCover,
-    left,
-    gap('target-out-of-reach', null, { limit: '0' }),
-  );
-  return asSeen(beforeTax, terms, currency, subject, name);
+  const exact = listPrice({ name: `${name}, exact`, subject }, toCover, effectiveFee(terms), terms, null);
+  return rounded({ name, subject }, exact, minorUnit(currency), 'up');
+}
+
+/** The list price of which so much is left after a percentage and the discount; as the customer sees it, not rounded. */
+function listPrice(
+  called: { readonly name: string; readonly subject: string },
+  toCover: Figure,
+  percentTaken: Figure,
+  terms: SaleTerms,
+  place: Gap['place'],
+): Figure {
+  const { subject } = called;
+  const isLast = {
+    beforeTax: !terms.taxInside && terms.keptAfterDiscount === null,
+    seen: terms.keptAfterDiscount === null,
+  };
+  const left = difference('What the price leaves for cost', THE_WHOLE, percentTaken);
+  const reason = gap('target-out-of-reach', place, { limit: marginLimit(terms) });
+  const beforeTax = wholeOf(isLast.beforeTax ? called : { name: 'Price before tax', subject }, toCover, left, reason);
+  const seen = terms.taxInside
+    ? percentOf(isLast.seen ? called : { name: 'Price with tax', subject }, terms.priceWithTax, beforeTax)
+    : beforeTax;
+  if (terms.keptAfterDiscount === null) return seen;
+  return wholeOf(called, seen, terms.keptAfterDiscount, gap('discount-leaves-nothing', null));
+}
+
+/** The margin that is come near as the price grows and cost weighs less and less: what the fee leaves, in percent. */
+function marginLimit(terms: SaleTerms): string {
+  const limit = difference('What the fee leaves', THE_WHOLE, effectiveFee(terms));
+  return limit.amount?.toDecimalPlaces(2).toFixed() ?? '?';
 }
 
 /** The percentage fee as a share of the price before tax. */
@@ -71,16 +98,20 @@ function effectiveFee(terms: SaleTerms): Figure {
     : terms.feePercent;
 }
 
-function asSeen(beforeTax: Figure, terms: SaleTerms, currency: string, subject: string, name: string): Figure {
-  const seen = terms.taxInside
-    ? percentOf({ name: 'Price with tax', subject }, terms.priceWithTax, beforeTax)
-    : beforeTax;
-  return rounded({ name, subject }, seen, minorUnit(currency), 'up');
-}
-
-/** A price brought to the ending that the customer is to see. */
-export function withEnding(price: Figure, ending: PriceEnding, direction: EndingDirection, subject: string): Figure {
-  if (ending === 'none') return price;
+/**
+ * An exact list price brought to the ending that the customer is to see; without one, or where the currency lacks it,
+ * rounded up to the minor unit, so that the target is still reached.
+ */
+export function suggestedPrice(
+  exact: Figure,
+  ending: PriceEnding,
+  direction: EndingDirection,
+  currency: string,
+  subject: string,
+): Figure {
+  const called = { name: 'Suggested price', subject };
+  const minor = minorUnit(currency);
+  if (ending === 'none' || !hasEnding(ending, minor)) return rounded(called, exact, minor, 'up');
   const note = ending === 'nearest 0.05' ? `to a multiple of 0.05, ${direction}` : `to end in ${ending}, ${direction}`;
-  return shaped({ name: 'Suggested price', subject }, price, (amount) => priceEnding(amount, ending, direction), note);
+  return shaped(called, exact, (amount) => priceEnding(amount, ending, direction, minor), note);
 }

@@ -1,46 +1,78 @@
-import { type Figure, gap, missing } from '../figure/index.js';
+import { type Figure, gap, missing, percentOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
-import { floorPrice, priceForTarget, withEnding } from './price-for-target.js';
+import { exactPriceForTarget, floorPrice, suggestedPrice } from './price-for-target.js';
 import { unitCostOf } from './price-point.js';
-import { type SetPrice, setPrice } from './set-price.js';
+import { setPrice, type SetPrice } from './set-price.js';
 
-/** Other prices that a set price is held against. */
+/** Other prices that a set price is compared with: list prices, each with what it is after the standing discount. */
 export interface PriceLimits {
+  readonly exactPrice: Figure;
   readonly suggested: Figure;
   readonly contributionFloor: Figure;
   readonly profitFloor: Figure;
+  readonly suggestedDiscounted: Figure;
+  readonly contributionFloorDiscounted: Figure;
+  readonly profitFloorDiscounted: Figure;
 }
 
-/** The price that is suggested for the target of a price point, and the two floors: contribution zero, and profit zero. */
+/**
+ * The price that is suggested for the target of a price point, and the two floors: contribution zero, and profit zero.
+ * All are list prices, worked out so that the target is reached after the standing discount.
+ */
 export const priceLimits: Calculation<PriceLimits> = {
   name: 'priceLimits',
   meanings: {
+    exactPrice: 'The price that exactly reaches the target, before it is brought to a price that can be paid.',
     suggested: 'The lowest price that reaches the target, brought to the price ending.',
     contributionFloor:
-      'The price under which each sale costs you money, even with the rent paid (contribution is zero).',
+      'The price below which each sale costs you money, even with the rent paid (contribution is zero).',
     profitFloor: 'The price at which a sale just carries its full cost (profit is zero).',
+    suggestedDiscounted: 'The suggested price after the discount.',
+    contributionFloorDiscounted: 'The price at which contribution is zero, after the discount.',
+    profitFloorDiscounted: 'The price at which profit is zero, after the discount.',
   },
   work(sheet, pricePointId) {
     const { sold, price } = sheet.read(setPrice, pricePointId);
-    if (sold === null) return { suggested: price, contributionFloor: price, profitFloor: price };
+    if (sold === null) return noLimits(price);
     const { variableCost, fullCost } = unitCostOf(sheet, sold.product.id);
     const currency = bookCurrency(sheet);
     const floor = (cost: Figure, name: string) => floorPrice(cost, sold.terms, currency, sold.product.name, name);
+    const exactPrice = targetPrice(sheet, sold, fullCost);
+    const { ending, endingDirection } = sold.point;
+    const suggested = suggestedPrice(exactPrice, ending, endingDirection, currency, sold.product.name);
+    const contributionFloor = floor(variableCost, 'Price at which contribution is zero');
+    const profitFloor = floor(fullCost, 'Price at which profit is zero');
+    const kept = sold.terms.keptAfterDiscount;
+    const discounted = (listed: Figure) =>
+      kept === null
+        ? listed
+        : percentOf({ name: `${listed.name}, after the discount`, subject: listed.subject }, kept, listed);
     return {
-      suggested: suggestedPrice(sheet, sold, fullCost, currency),
-      contributionFloor: floor(variableCost, 'Price at which contribution is zero'),
-      profitFloor: floor(fullCost, 'Price at which profit is zero'),
+      exactPrice,
+      suggested,
+      contributionFloor,
+      profitFloor,
+      suggestedDiscounted: discounted(suggested),
+      contributionFloorDiscounted: discounted(contributionFloor),
+      profitFloorDiscounted: discounted(profitFloor),
     };
   },
 };
 
-function suggestedPrice(
-  sheet: Sheet,
-  { point, product, terms }: NonNullable<SetPrice['sold']>,
-  cost: Figure,
-  currency: string,
-): Figure {
+function noLimits(price: Figure): PriceLimits {
+  return {
+    exactPrice: price,
+    suggested: price,
+    contributionFloor: price,
+    profitFloor: price,
+    suggestedDiscounted: price,
+    contributionFloorDiscounted: price,
+    profitFloorDiscounted: price,
+  };
+}
+
+function targetPrice(sheet: Sheet, { point, product, terms }: NonNullable<SetPrice['sold']>, cost: Figure): Figure {
   const subject = product.name;
   const perUnit = money(sheet).per(unit(product.outputUnit));
   if (point.basis === 'typed')
@@ -51,6 +83,5 @@ function suggestedPrice(
     unit: point.basis === 'profit' ? perUnit : PERCENT,
     whenEmpty: (place) => gap('no-target', place, { subject }),
   });
-  const lowest = priceForTarget(point.basis, target, terms, cost, currency, subject);
-  return withEnding(lowest, point.ending, point.endingDirection, subject);
+  return exactPriceForTarget(point.basis, target, terms, cost, subject);
 }

@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { choice, constant, type Figure, quotient, sum } from '../figure/index.js';
+import { choice, constant, difference, type Figure, quotient, sum } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { money, ORDER, type Sheet } from '../sheet/index.js';
 
@@ -12,6 +12,8 @@ export interface SaleTerms {
   readonly priceWithTax: Figure;
   readonly feePercent: Figure;
   readonly feeOfPricePaid: boolean;
+  /** The share of the list price that is left after the standing discount, in percent; null where there is none. */
+  readonly keptAfterDiscount: Figure | null;
   /** The fixed fee per order, brought to one unit. */
   readonly fixedFee: Figure;
 }
@@ -42,6 +44,7 @@ export function saleTerms(
     taxInside: point?.taxInside ?? settings.pricesIncludeTax,
     tax,
     priceWithTax: sum('Price with tax', PERCENT, [THE_WHOLE, tax]),
+    keptAfterDiscount: keptAfterDiscount(sheet, product, point),
     feePercent: sheet.input('channel', channel, 'feePercent', {
       name: 'Percentage fee',
       subject: channel.name,
@@ -50,6 +53,16 @@ export function saleTerms(
     feeOfPricePaid: channel.feeBasis === 'price paid',
     fixedFee: quotient({ name: 'Fixed fee per unit', subject: channel.name }, perOrder, unitsPerOrder),
   };
+}
+
+function keptAfterDiscount(
+  sheet: Sheet,
+  { name: subject }: RowOf<'product'>,
+  point: RowOf<'pricePoint'> | undefined,
+): Figure | null {
+  if (point === undefined || point.discountPercent === '0') return null;
+  const discount = sheet.input('pricePoint', point, 'discountPercent', { name: 'Discount', subject, unit: PERCENT });
+  return difference('Share of the price that is left', THE_WHOLE, discount);
 }
 
 function taxOf(sheet: Sheet, settings: RowOf<'settings'>, point: RowOf<'pricePoint'> | undefined): Figure {

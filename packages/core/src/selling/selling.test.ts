@@ -1,5 +1,4 @@
 import type { EndingDirection, PriceEnding } from '@nuvar/book';
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { minorDigits, priceEnding } from '../money/index.js';
 import { decimal } from '../number/index.js';
@@ -9,6 +8,7 @@ import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
 import { setPrice } from './set-price.js';
+import fc from 'fast-check';
 
 /** The workshop's product costs 7.00 by itself and 12.00 in full. */
 const figures = (fields: Parameters<typeof workshop>[0], ...names: string[]) => {
@@ -101,6 +101,59 @@ describe('the price for a target', () => {
   });
 });
 
+describe('floors and suggestions at a standing discount', () => {
+  const discounted = { discountPercent: '20' };
+
+  it('are list prices: after the discount the target is reached', () => {
+    // Cost 12.00 in full and 7.00 by itself: 12.00 / 80 % = 15.00 and 7.00 / 80 % = 8.75. Half of the price for profit: 24 / 80 %.
+    const pricePoint = { ...discounted, basis: 'margin', target: '50' };
+    const names = ['profitFloor', 'profitFloorDiscounted', 'contributionFloor', 'suggested', 'suggestedDiscounted'];
+    expect(figures({ pricePoint }, ...names)).toEqual(['15', '12', '8.75', '30', '24']);
+    expect(figures({ pricePoint: { ...pricePoint, price: '15' } }, 'profit')).toEqual(['0']);
+    expect(figures({ pricePoint: { ...pricePoint, price: '30' } }, 'margin')).toEqual(['50']);
+  });
+
+  it('have their ending on the list price, and both prices are shown', () => {
+    const pricePoint = { ...discounted, basis: 'margin', target: '50', ending: '.99' };
+    expect(figures({ pricePoint }, 'exactPrice', 'suggested', 'suggestedDiscounted')).toEqual([
+      '30',
+      '30.99',
+      '24.792',
+    ]);
+  });
+
+  it('do not exist where nothing is left of any price', () => {
+    const pricePoint = { discountPercent: '100', basis: 'margin', target: '50' };
+    expect(figures({ pricePoint }, 'suggested', 'profitFloor')).toEqual([
+      'discount-leaves-nothing',
+      'discount-leaves-nothing',
+    ]);
+  });
+});
+
+describe('a target that is out of reach, or no target at all', () => {
+  it('names the margin that the fee leaves, below zero too', () => {
+    const { rows, point } = workshop({
+      settings: { salesTaxPercent: '20' },
+      channel: { feePercent: '90', feeBasis: 'price paid' },
+      pricePoint: { basis: 'margin', target: '10', taxInside: true },
+    });
+    const limits = evaluated(rows).read(priceLimits, point);
+    for (const figure of [limits.suggested, limits.profitFloor, limits.contributionFloor])
+      expect(figure.gaps[0]).toMatchObject({ code: 'target-out-of-reach', values: { limit: '-8' } });
+  });
+
+  it('suggests no price of nothing or less', () => {
+    expect(figures({ pricePoint: { basis: 'profit', target: '-12' } }, 'suggested')).toEqual([
+      'any-price-reaches-target',
+    ]);
+    expect(figures({ pricePoint: { basis: 'markup', target: '-150' } }, 'suggested')).toEqual([
+      'any-price-reaches-target',
+    ]);
+    expect(figures({ pricePoint: { basis: 'profit', target: '-11.99' } }, 'suggested')).toEqual(['0.01']);
+  });
+});
+
 describe('price endings', () => {
   it.each<[string, PriceEnding, EndingDirection, string]>([
     ['18.20', '.99', 'up', '18.99'],
@@ -113,9 +166,32 @@ describe('price endings', () => {
     ['18.32', 'nearest 0.05', 'up', '18.35'],
     ['18.32', 'nearest 0.05', 'nearest', '18.3'],
     ['18.32', 'none', 'up', '18.32'],
+    // From the exact price, and not from one that was rounded up to cents before.
+    ['8.481', '.99', 'nearest', '7.99'],
+    ['3.971', 'nearest 0.05', 'nearest', '3.95'],
+    ['0.01', 'nearest 0.05', 'down', '0.05'],
+    ['-3.20', '.99', 'down', '0.99'],
   ])('%s to %s, %s, is %s', (price, ending, direction, expected) => {
-    expect(priceEnding(decimal(price), ending, direction).toFixed()).toBe(expected);
+    expect(priceEnding(decimal(price), ending, direction, decimal('0.01')).toFixed()).toBe(expected);
   });
+
+  it.each<[string, PriceEnding, string]>([
+    ['JPY', '.99', '1235'],
+    ['JPY', '.00', '1235'],
+    ['JPY', 'nearest 0.05', '1235'],
+    ['EUR', '.99', '1234.99'],
+    ['KWD', '.90', '1234.9'],
+  ])(
+    'in %s, a price of 1234.4 to %s is suggested as %s: what the currency lacks counts as none',
+    (currency, ending, price) => {
+      const fields = {
+        settings: { currency },
+        supplierPrice: { currency },
+        pricePoint: { basis: 'profit', target: '1222.4', ending },
+      };
+      expect(figures(fields, 'suggested')).toEqual([price]);
+    },
+  );
 
   it('minor units are those of ISO 4217', () => {
     expect(['JPY', 'EUR', 'KWD'].map(minorDigits)).toEqual([0, 2, 3]);

@@ -1,8 +1,8 @@
 import type { RowOf } from '@nuvar/book';
-import { difference, type Figure, gap, ofMissingRow, percentOf } from '../figure/index.js';
-import { PERCENT, unit } from '../quantity/index.js';
+import { type Figure, gap, ofMissingRow, percentOf } from '../figure/index.js';
+import { unit } from '../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../sheet/index.js';
-import { type SaleTerms, saleTerms, THE_WHOLE } from './sale-terms.js';
+import { type SaleTerms, saleTerms } from './sale-terms.js';
 import { type NetProceeds, netProceedsAt } from './sale.js';
 
 /** A set price and what the seller gets of it, which no cost can move. */
@@ -44,8 +44,8 @@ export const setPrice: Calculation<SetPrice> = {
     const price = priceOf(sheet, point, product);
     const undiscounted = netProceedsAt(price, terms, subject);
     const sold = { point, product, terms };
-    if (point.discountPercent === '0') return { price, discounted: price, ...undiscounted, undiscounted, sold };
-    const discounted = afterDiscount(sheet, point, price, subject);
+    if (terms.keptAfterDiscount === null) return { price, discounted: price, ...undiscounted, undiscounted, sold };
+    const discounted = percentOf({ name: 'Price after discount', subject }, terms.keptAfterDiscount, price);
     return { price, discounted, ...netProceedsAt(discounted, terms, subject), undiscounted, sold };
   },
 };
@@ -57,15 +57,6 @@ function priceOf(sheet: Sheet, point: RowOf<'pricePoint'>, product: RowOf<'produ
     unit: money(sheet).per(unit(product.outputUnit)),
     whenEmpty: (place) => gap('no-selling-price', place, { subject: product.name }),
   });
-}
-
-function afterDiscount(sheet: Sheet, point: RowOf<'pricePoint'>, price: Figure, subject: string): Figure {
-  const discount = sheet.input('pricePoint', point, 'discountPercent', { name: 'Discount', subject, unit: PERCENT });
-  return percentOf(
-    { name: 'Price after discount', subject },
-    difference('Share of the price that is left', THE_WHOLE, discount),
-    price,
-  );
 }
 
 function gone(sheet: Sheet): SetPrice {

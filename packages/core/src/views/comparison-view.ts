@@ -6,6 +6,7 @@ import {
   productComparison,
 } from '../costing/index.js';
 import { type Figure, isWhole } from '../figure/index.js';
+import { compared } from '../number/index.js';
 import { unit } from '../quantity/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, figureView, figureViews } from './figure-view.js';
@@ -52,7 +53,7 @@ export function againstView(evaluation: Evaluation, id: string): ComparisonView 
 /** What is not known stands first: it may be the largest. */
 function largestEffectFirst({ effect: one }: ComparedLine, { effect: other }: ComparedLine): number {
   if (!isWhole(one) || !isWhole(other)) return Number(isWhole(one)) - Number(isWhole(other));
-  return other.amount.abs().comparedTo(one.amount.abs());
+  return compared(other.amount.abs(), one.amount.abs());
 }
 
 function comparisonView(evaluation: Evaluation, productId: string, comparison: CardComparison): ComparisonView {

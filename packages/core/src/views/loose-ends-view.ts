@@ -2,7 +2,8 @@ import type { RowOf } from '@nuvar/book';
 import { addMonths } from '../calendar/index.js';
 import { fullCost } from '../costing/index.js';
 import { type Gap, gapSentence, isStated, type Place } from '../figure/index.js';
-import type { Decimal } from '../number/index.js';
+import { hasEnding, minorUnit } from '../money/index.js';
+import { compared, type Decimal, decimal } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
 import { labourHours, plannedUnits, productsUsing } from '../production/index.js';
 import {
@@ -10,7 +11,7 @@ import {
   type ConvertedItem,
   materialPrice,
   ownConversions,
-  validPrices,
+  pricesOnTheDay,
 } from '../purchasing/index.js';
 import { unitWord } from '../quantity/index.js';
 import { pricePoint, setPrice } from '../selling/index.js';
@@ -71,6 +72,13 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
       const sale = evaluation.read(pricePoint, point.id);
       addGaps(evaluation.read(setPrice, point.id).price.gaps, [product.id]);
       const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
+      if (!hasEnding(point.ending, minorUnit(sheet.settings().currency)))
+        add(
+          'ending-not-in-currency',
+          `There are no prices in ${sheet.settings().currency} with the ending "${point.ending}": the price of ${product.name} is suggested without it`,
+          { ...place, field: 'ending' },
+          [product.id],
+        );
       if (sale.contribution.amount?.isNegative())
         add(
           'below-contribution-floor',
@@ -121,7 +129,7 @@ function materialEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
     if (material.archived) continue;
     addGaps(evaluation.read(materialPrice, material.id).perBaseUnit.gaps, []);
     conflictEnds(evaluation, add, { kind: 'material', id: material.id, name: material.name });
-    const price = validPrices(sheet, material.id)[0];
+    const price = pricesOnTheDay(sheet, material)[0];
     if (price === undefined || price.validFrom >= aYearAgo) continue;
     const place = { kind: 'supplierPrice', id: price.id, field: 'validFrom' } as const;
     add(
@@ -137,6 +145,7 @@ function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
   const { sheet } = evaluation;
   const figures = evaluation.read(overhead, WHOLE_BOOK);
   const settings = sheet.settings();
+  const normalHours = { kind: 'settings', id: settings.id, field: 'normalLabourHoursPerMonth' } as const;
   addGaps(figures.total.gaps, []);
   addGaps(evaluation.read(openDays, WHOLE_BOOK).perMonth.gaps, []);
   if (sheet.all('runningCost').length === 0) {
@@ -147,14 +156,17 @@ function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
       sheet.all('product').map((each) => each.id),
     );
   } else if (figures.notSharedOut.amount !== null && !figures.notSharedOut.amount.toDecimalPlaces(2).isZero()) {
-    const tooMuch = figures.notSharedOut.amount.isNegative();
-    const sentence = tooMuch
-      ? 'The plan needs more labour hours than a normal month has: more running costs are shared out than there are'
-      : 'Some of the running costs are not shared out: the plan needs fewer labour hours than a normal month has';
     add(
       'overhead-not-shared-out',
-      sentence,
-      { kind: 'settings', id: settings.id, field: 'normalLabourHoursPerMonth' },
+      'Some of the running costs are not shared out: the plan needs fewer productive hours than a normal month has',
+      normalHours,
+      [],
+    );
+  } else if (isPlanAboveNormal(evaluation)) {
+    add(
+      'plan-above-normal-hours',
+      'The plan needs more productive hours than a normal month has: can so much be made?',
+      normalHours,
       [],
     );
   }
@@ -174,6 +186,12 @@ function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
       );
     }
   }
+}
+
+function isPlanAboveNormal({ read, sheet }: Evaluation): boolean {
+  const { plannedHours } = read(overhead, WHOLE_BOOK);
+  const normal = sheet.settings().normalLabourHoursPerMonth;
+  return normal !== null && plannedHours.amount !== null && compared(plannedHours.amount, decimal(normal)) > 0;
 }
 
 function sentenceCase(sentence: string): string {

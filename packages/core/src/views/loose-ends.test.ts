@@ -21,6 +21,16 @@ describe('loose ends', () => {
     ['a price below what the unit costs by itself', { pricePoint: { price: '6' } }, 'below-contribution-floor'],
     ['a price that does not carry the running costs', { pricePoint: { price: '11' } }, 'below-profit-floor'],
     ['no price set', { pricePoint: { price: null } }, 'no-selling-price'],
+    [
+      'an ending that the currency lacks',
+      { settings: { currency: 'JPY' }, pricePoint: { ending: '.99' } },
+      'ending-not-in-currency',
+    ],
+    [
+      'a plan for more hours than a normal month has',
+      { settings: { normalLabourHoursPerMonth: '20' } },
+      'plan-above-normal-hours',
+    ],
     ['no plan', { product: { plannedUnitsPerMonth: null } }, 'no-planned-units'],
     [
       'running costs that are not shared out',

@@ -1,4 +1,4 @@
-import { listedPrice, materialPrice, priceInUnits } from '../purchasing/index.js';
+import { listedPrice, materialPrice, priceInForce, priceInUnits } from '../purchasing/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, figureView } from './figure-view.js';
 import { type UsedInView, usedInView } from './uses-view.js';
@@ -9,6 +9,8 @@ export interface MaterialView {
   readonly landed: FigureView | null;
   /** The same price in the other units that fit, by the code of the unit. */
   readonly perOtherUnit: Readonly<Record<string, FigureView>>;
+  /** The id of the supplier price that is in force on the day; null where none has begun yet. */
+  readonly priceInForce: string | null;
   readonly usedIn: readonly UsedInView[];
 }
 
@@ -21,6 +23,7 @@ export function materialView(evaluation: Evaluation, materialId: string): Materi
     perOtherUnit: Object.fromEntries(
       Object.entries(evaluation.read(priceInUnits, materialId)).map(([unit, figure]) => [unit, figureView(figure)]),
     ),
+    priceInForce: evaluation.read(priceInForce, materialId).priceId,
     usedIn: usedInView(evaluation.sheet, 'materialId', materialId),
   };
 }

@@ -1,6 +1,6 @@
 import { fullCost } from '../costing/index.js';
 import type { Figure } from '../figure/index.js';
-import { type Decimal, ZERO } from '../number/index.js';
+import { compared, type Decimal, ZERO } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
 import { coverage } from '../planning/index.js';
 import { salesPerMonth, setPrice } from '../selling/index.js';
@@ -44,7 +44,7 @@ export function overviewView(evaluation: Evaluation): OverviewView {
   const mostFirst = [...sold].sort((one, other) => {
     const [left, right] = [earned(one), earned(other)];
     if (left === null || right === null) return Number(left === null) - Number(right === null);
-    return right.comparedTo(left);
+    return compared(right, left);
   });
   const widths = sold.flatMap(({ point, set }) => [
     set.beforeTax.amount,
@@ -56,7 +56,9 @@ export function overviewView(evaluation: Evaluation): OverviewView {
       name: sheet.row('product', point.productId)?.name ?? '',
       pricePointId: point.id,
     })),
-    scale: widths.reduce((most: Decimal, each) => (each?.gt(most) ? each : most), ZERO).toFixed(),
+    scale: widths
+      .reduce((most: Decimal, each) => (each !== null && compared(each, most) > 0 ? each : most), ZERO)
+      .toFixed(),
     runningCosts: figureView(costs.total),
     perOpenDay: figureView(costs.perOpenDay),
     openDays: figureView(evaluation.read(openDays).perMonth),

@@ -9,7 +9,15 @@ import { stripView, type StripView } from './strip-view.js';
 const SET = ['price', 'discounted', 'beforeTax', 'tax', 'paid', 'fees'] as const;
 const LEFT = ['contribution', 'profit'] as const;
 const RATIOS = ['margin', 'contributionMargin', 'markup'] as const;
-const LIMITS = ['suggested', 'contributionFloor', 'profitFloor'] as const;
+const LIMITS = [
+  'exactPrice',
+  'suggested',
+  'contributionFloor',
+  'profitFloor',
+  'suggestedDiscounted',
+  'contributionFloorDiscounted',
+  'profitFloorDiscounted',
+] as const;
 const PER_MONTH = [
   'contributionPerHour',
   'contributionPerMonth',

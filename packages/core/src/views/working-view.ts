@@ -1,4 +1,5 @@
 import { type Figure, figureKey, type Operation, slopes } from '../figure/index.js';
+import { compared } from '../number/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, figureView } from './figure-view.js';
 
@@ -71,7 +72,7 @@ export function leversOf(evaluation: Evaluation, key: string, most: number): Lev
   return slopes(figure)
     .map(({ input, slope }) => ({ input, effect: slope.mul(input.amount ?? 0).div(100) }))
     .filter(({ effect }) => !effect.isZero())
-    .sort((one, other) => other.effect.abs().comparedTo(one.effect.abs()))
+    .sort((one, other) => compared(other.effect.abs(), one.effect.abs()))
     .slice(0, most)
     .map(({ input, effect }) => ({ ...figureView(input), subject: input.subject, perPercent: effect.toFixed() }));
 }

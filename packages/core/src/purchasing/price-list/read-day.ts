@@ -1,4 +1,4 @@
-import { isDay } from '../../calendar/index.js';
+import { isDay } from '@nuvar/book';
 
 export type DayOrder = 'day first' | 'month first';
 
@@ -14,5 +14,5 @@ export function readDay(text: string, order: DayOrder): string | null {
       : [plain?.[3], plain?.[1], plain?.[2]];
   if (year === undefined || month === undefined || day === undefined) return null;
   const full = `${year.padStart(4, '20')}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
-  return isDay(Number(full.slice(0, 4)), Number(month), Number(day)) ? full : null;
+  return isDay(full) ? full : null;
 }
