@@ -19,6 +19,8 @@ export default tseslint.config(
     files: ['packages/core/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
+      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
+      complexity: ['error', 12],
       'no-restricted-globals': ['error', 'Date', 'fetch', 'window', 'document', 'process', 'setTimeout'],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
       'no-restricted-syntax': [

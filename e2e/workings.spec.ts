@@ -19,7 +19,7 @@ test('a price opens down to the pack price, which is changed right there and tak
 
   const panel = page.getByRole('complementary', { name: 'Workings' });
   for (const part of [
-    'Price with tax',
+    'Price at which contribution is zero, exact',
     'Price before tax',
     'To be covered',
     'Variable cost',
@@ -28,6 +28,7 @@ test('a price opens down to the pack price, which is changed right there and tak
     'Materials',
     'Materials per batch',
     /^Cost per batch, Speckled/,
+    /^Price per base unit/,
     /^Price per base unit/,
     'Pack price',
   ]) {

@@ -13,7 +13,7 @@ await main(async () => {
   put('figures.md', 'code', [
     '| code | sentence |',
     '| --- | --- |',
-    ...Object.entries(GAPS).map(([code, sentence]) => `| \`${code}\` | ${sentence} |`),
+    ...Object.entries(GAPS).map(([code, { sentence }]) => `| \`${code}\` | ${sentence} |`),
   ]);
   put('figures.md', 'key', [
     '| key | what it is |',

@@ -12,9 +12,9 @@ await main(async () => {
   const { isDay, readBookFile, rowsByKind } = await import('@nuvar/book');
   if (!isDay(day)) throw new SetupError(`"${day}" is not a day. Write it as 2026-03-31.`);
   const { evaluate, reportOf } = await import('@nuvar/core');
-  const rows = readBookFile(parse(file));
-  if (Array.isArray(rows)) throw new SetupError(rows.map((each) => each.sentence).join('\n'));
-  console.log(JSON.stringify(reportOf(evaluate(rowsByKind(rows), day)), null, 2));
+  const read = readBookFile(parse(file));
+  if (!read.ok) throw new SetupError(read.problems.map((each) => each.sentence).join('\n'));
+  console.log(JSON.stringify(reportOf(evaluate(rowsByKind(read.rows), day)), null, 2));
 });
 
 function parse(file) {

@@ -27,4 +27,4 @@ export * from './production/index.js';
 export * from './purchasing/index.js';
 export * from './selling/index.js';
 export { LOCALES, ROUNDING_MODES, Settings, type RoundingMode } from './settings.js';
-export { completeRow, validateRow } from './validate-row.js';
+export { completeRow, validateFields, validateRow } from './validate-row.js';

@@ -1,7 +1,7 @@
+import { CandidateBatch, FrozenCard, FrozenLine } from './costing/index.js';
 import { declaredFields, type FieldSpec } from './fields/index.js';
 import { RunningCost } from './overhead/index.js';
 import { CandidatePrice } from './planning/index.js';
-import { CandidateBatch, FrozenCard, FrozenLine } from './costing/index.js';
 import {
   BillLine,
   Equipment,
@@ -26,98 +26,96 @@ import {
 import { Channel, PricePoint } from './selling/index.js';
 import { Settings } from './settings.js';
 
+/** All that is to be known of a kind of row beside its fields. */
+export interface KindDescriptor<Row extends object = object> {
+  readonly rowClass: new () => Row;
+  /** How it is called in a sentence. */
+  readonly label: string;
+  /** True where two rows of a book cannot bear the same name, capital letters or not. */
+  readonly uniqueName: boolean;
+  /** Fields that tell a row without a name apart, the first that is filled in: what it points to, or a text of its own. */
+  readonly toldBy: readonly string[];
+  /** References by which a row is copied along when the row that it points to is duplicated. */
+  readonly copiedWith: readonly string[];
+  /** Fields that a copy does not take over: numbers that stand for one thing only. */
+  readonly notCopied: readonly string[];
+}
+
+type Said<Row extends object> = { readonly label: string } & Partial<Omit<KindDescriptor<Row>, 'rowClass' | 'label'>>;
+
+const described = <Row extends object>(rowClass: new () => Row, said: Said<Row>): KindDescriptor<Row> => ({
+  rowClass,
+  uniqueName: false,
+  toldBy: [],
+  copiedWith: [],
+  notCopied: [],
+  ...said,
+});
+
+const ofProduct = { toldBy: ['productId'], copiedWith: ['productId'] } as const;
+const ofMaterial = { toldBy: ['materialId'], copiedWith: ['materialId'] } as const;
+
 /**
  * The one registry of the kinds of row. The order is that of reading: whatever a row points to stands before it,
  * but for bill lines, which may point to any product.
  */
 export const KINDS = {
-  settings: Settings,
-  bookUnit: BookUnit,
-  exchangeRate: ExchangeRate,
-  supplier: Supplier,
-  material: Material,
-  supplierPrice: SupplierPrice,
-  standardPrice: StandardPrice,
-  labourGrade: LabourGrade,
-  equipment: Equipment,
-  equipmentRun: EquipmentRun,
-  product: Product,
-  itemConversion: ItemConversion,
-  billLine: BillLine,
-  recoveredScrap: RecoveredScrap,
-  labourStep: LabourStep,
-  equipmentUse: EquipmentUse,
-  otherCost: OtherCost,
-  typedCost: TypedCost,
-  candidateBatch: CandidateBatch,
-  frozenCard: FrozenCard,
-  frozenLine: FrozenLine,
-  runningCost: RunningCost,
-  channel: Channel,
-  pricePoint: PricePoint,
-  candidatePrice: CandidatePrice,
+  settings: described(Settings, { label: 'settings of the book' }),
+  bookUnit: described(BookUnit, { label: 'unit of the book', uniqueName: true }),
+  exchangeRate: described(ExchangeRate, { label: 'exchange rate', toldBy: ['currency'] }),
+  supplier: described(Supplier, { label: 'supplier', uniqueName: true }),
+  material: described(Material, { label: 'material', uniqueName: true, notCopied: ['code'] }),
+  supplierPrice: described(SupplierPrice, { label: 'supplier price', ...ofMaterial }),
+  standardPrice: described(StandardPrice, { label: 'standard price', ...ofMaterial }),
+  labourGrade: described(LabourGrade, { label: 'labour grade', uniqueName: true }),
+  equipment: described(Equipment, { label: 'piece of equipment', uniqueName: true }),
+  equipmentRun: described(EquipmentRun, { label: 'shared run', uniqueName: true }),
+  product: described(Product, { label: 'product', uniqueName: true, notCopied: ['code', 'gtin'] }),
+  itemConversion: described(ItemConversion, {
+    label: 'conversion',
+    toldBy: ['materialId', 'productId'],
+    copiedWith: ['materialId', 'productId'],
+  }),
+  billLine: described(BillLine, {
+    label: 'bill line',
+    toldBy: ['materialId', 'componentId', 'productId'],
+    copiedWith: ['productId'],
+  }),
+  recoveredScrap: described(RecoveredScrap, { label: 'recovered scrap', ...ofProduct }),
+  labourStep: described(LabourStep, { label: 'labour step', ...ofProduct }),
+  equipmentUse: described(EquipmentUse, { label: 'use of equipment', ...ofProduct }),
+  otherCost: described(OtherCost, { label: 'other cost', ...ofProduct }),
+  typedCost: described(TypedCost, { label: 'typed cost', ...ofProduct }),
+  candidateBatch: described(CandidateBatch, { label: 'batch size', ...ofProduct }),
+  frozenCard: described(FrozenCard, { label: 'frozen card', toldBy: ['productId'] }),
+  frozenLine: described(FrozenLine, { label: 'line of a frozen card', toldBy: ['label'] }),
+  runningCost: described(RunningCost, { label: 'running cost', uniqueName: true }),
+  channel: described(Channel, { label: 'channel', uniqueName: true }),
+  pricePoint: described(PricePoint, { label: 'price', toldBy: ['productId'] }),
+  candidatePrice: described(CandidatePrice, { label: 'candidate price', toldBy: ['productId'] }),
 } as const;
 
 export type Kind = keyof typeof KINDS;
-export type RowOf<K extends Kind> = InstanceType<(typeof KINDS)[K]>;
+export type RowOf<K extends Kind> = InstanceType<(typeof KINDS)[K]['rowClass']>;
 export type AnyRow = RowOf<Kind>;
 
 export const KIND_NAMES = Object.keys(KINDS) as Kind[];
 
-/** How each kind is called in a sentence. */
-export const KIND_LABELS: Record<Kind, string> = {
-  settings: 'settings of the book',
-  bookUnit: 'unit of the book',
-  exchangeRate: 'exchange rate',
-  supplier: 'supplier',
-  material: 'material',
-  supplierPrice: 'supplier price',
-  standardPrice: 'standard price',
-  labourGrade: 'labour grade',
-  equipment: 'piece of equipment',
-  equipmentRun: 'shared run',
-  product: 'product',
-  itemConversion: 'conversion',
-  billLine: 'bill line',
-  recoveredScrap: 'recovered scrap',
-  labourStep: 'labour step',
-  equipmentUse: 'use of equipment',
-  otherCost: 'other cost',
-  typedCost: 'typed cost',
-  candidateBatch: 'batch size',
-  frozenCard: 'frozen card',
-  frozenLine: 'line of a frozen card',
-  runningCost: 'running cost',
-  channel: 'channel',
-  pricePoint: 'price',
-  candidatePrice: 'candidate price',
-};
-
-/** Kinds in which two rows of a book cannot bear the same name, capital letters or not. */
-export const KINDS_WITH_UNIQUE_NAMES: readonly Kind[] = [
-  'bookUnit',
-  'supplier',
-  'material',
-  'labourGrade',
-  'equipment',
-  'equipmentRun',
-  'product',
-  'runningCost',
-  'channel',
-];
+/** How a kind is called in a sentence. */
+export const labelOfKind = (of: Kind): string => KINDS[of].label;
 
 export function isKind(value: unknown): value is Kind {
   return typeof value === 'string' && Object.hasOwn(KINDS, value);
 }
 
-const FIELDS = Object.fromEntries(KIND_NAMES.map((kind) => [kind, declaredFields(KINDS[kind])])) as Record<
+const FIELDS = Object.fromEntries(KIND_NAMES.map((name) => [name, declaredFields(KINDS[name].rowClass)])) as Record<
   Kind,
   readonly FieldSpec[]
 >;
 
 /** The fields of a kind of row, the id left out. */
-export function fieldsOf(kind: Kind): readonly FieldSpec[] {
-  return FIELDS[kind];
+export function fieldsOf(of: Kind): readonly FieldSpec[] {
+  return FIELDS[of];
 }
 
 /** Every field, in any kind, that holds a unit of measure. */
@@ -125,6 +123,11 @@ export const UNIT_FIELDS: readonly { readonly kind: Kind; readonly field: string
   fieldsOf(kind)
     .filter(({ type }) => type === 'unit')
     .map(({ name }) => ({ kind, field: name })),
+);
+
+/** The kinds whose rows bear a name. */
+export const NAMED_KINDS: readonly Kind[] = KIND_NAMES.filter((each) =>
+  fieldsOf(each).some(({ name }) => name === 'name'),
 );
 
 /** A field of some kind that points to rows of another. */

@@ -63,8 +63,8 @@ export class Settings extends Row {
   @DecimalText({ label: 'Open days per month', above: '0', to: '31', nullable: true })
   openDaysPerMonth: string | null = null;
 
-  /** Labour hours that the business works in a normal month (IAS 2, paragraph 13: normal capacity). */
-  @DecimalText({ label: 'Normal labour hours per month', above: '0', to: '1000000', nullable: true })
+  /** Productive labour hours of a normal month: paid hours x their productive share (IAS 2, paragraph 13: normal capacity). */
+  @DecimalText({ label: 'Normal productive hours per month', above: '0', to: '1000000', nullable: true })
   normalLabourHoursPerMonth: string | null = null;
 
   /** What a kilowatt-hour costs. */

@@ -5,11 +5,14 @@ import { rowSchemas } from '../http/row-schemas.js';
 export function bookFileSchema(): object {
   const schemas = rowSchemas('#/$defs/');
   const rowOf = (kind: (typeof KIND_NAMES)[number]) => {
-    const { required: _required, ...schema } = schemas[KINDS[kind].name] as { required?: string[]; properties: object };
-    return [KINDS[kind].name, { ...schema, required: ['id'], additionalProperties: false }] as const;
+    const { required: _required, ...schema } = schemas[KINDS[kind].rowClass.name] as {
+      required?: string[];
+      properties: object;
+    };
+    return [KINDS[kind].rowClass.name, { ...schema, required: ['id'], additionalProperties: false }] as const;
   };
   const lists = KIND_NAMES.map(
-    (kind) => [kind, { type: 'array', items: { $ref: `#/$defs/${KINDS[kind].name}` } }] as const,
+    (kind) => [kind, { type: 'array', items: { $ref: `#/$defs/${KINDS[kind].rowClass.name}` } }] as const,
   );
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',

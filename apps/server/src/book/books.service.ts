@@ -1,4 +1,5 @@
 import {
+  BOOK_FILE_VERSION,
   KIND_NAMES,
   newId,
   ProblemError,
@@ -53,25 +54,29 @@ export class BooksService {
 
   /** Makes a book with the given settings and nothing else in it. */
   make(userId: string, settings: Readonly<Record<string, unknown>>): Promise<string> {
-    return this.makeWith(userId, (bookId) => [
+    return this.makeWith(userId, BOOK_FILE_VERSION, (bookId) => [
       { action: 'create', kind: 'settings', row: { ...settings, id: bookId } },
     ]);
   }
 
   /** Makes a new book of a book file. Throws the problems of the file, and then nothing is stored. */
   takeIn(userId: string, file: unknown): Promise<string> {
-    const rows = readBookFile(file);
-    if (Array.isArray(rows)) throw new ProblemError(rows);
-    return this.makeWith(userId, (bookId) => creationOf(rows as BookRows, bookId));
+    const read = readBookFile(file);
+    if (!read.ok) throw new ProblemError(read.problems);
+    return this.makeWith(userId, read.format, (bookId) => creationOf(read.rows, bookId));
   }
 
-  private async makeWith(userId: string, operationsFor: (bookId: string) => readonly Operation[]): Promise<string> {
+  private async makeWith(
+    userId: string,
+    format: number,
+    operationsFor: (bookId: string) => readonly Operation[],
+  ): Promise<string> {
     const bookId = newId();
     const change: Change = { id: newId(), operations: operationsFor(bookId) };
     await this.database.transaction(async (manager) => {
       await manager.getRepository(Books).insert({ id: bookId, revision: 0 });
       await manager.getRepository(Members).insert({ bookId, userId, role: 'owner' });
-      await this.changes.applyToNewBook(manager, bookId, userId, change);
+      await this.changes.applyToNewBook(manager, bookId, userId, change, { format });
     });
     return bookId;
   }

@@ -6,6 +6,7 @@ import {
   type BookReader,
   type Change,
   type Kind,
+  type NewBook,
   type Problem,
   type StoredRow,
   type Write,
@@ -16,7 +17,8 @@ import { DataSource, type EntityManager } from 'typeorm';
 import { Books, Journal, JOURNAL_FORMAT, type JournalEntry } from '../database/entities.js';
 import { ROW_TABLES, type RowRecord } from '../database/tables.js';
 import { ConflictError } from '../http/problem-filter.js';
-import { neighbourhood } from './neighbourhood.js';
+import { judgedOnDemand, readerOnDemand } from './reader-on-demand.js';
+import { rowsAsked } from './rows.js';
 
 /** Rows that go into one INSERT: enough to be quick, few enough to stay under PostgreSQL's limit of parameters. */
 const ROWS_AT_ONCE = 500;
@@ -41,26 +43,41 @@ export class ChangeService {
       const digest = digestOf(change);
       const sentBefore = await manager.getRepository(Journal).findOneBy({ bookId, changeId: change.id });
       if (sentBefore !== null) return firstAnswer(sentBefore, digest);
-      const reader = await neighbourhood(manager, bookId, change);
-      return this.carryOut(manager, { bookId, revision: book.revision + 1, userId, change, digest }, reader);
+      const reader = readerOnDemand();
+      const applied = await judgedOnDemand(
+        reader,
+        (kind, asked) => rowsAsked(manager, bookId, kind, asked),
+        (rows) => applyChange(rows, change),
+      );
+      if (!applied.ok) throw refusal(applied.problems, reader);
+      const entry = { bookId, revision: book.revision + 1, userId, change, digest };
+      return this.carryOut(manager, entry, applied.writes);
     });
   }
 
-  /** Applies a change to a book that was just made in the same transaction, with nothing in it yet. */
-  async applyToNewBook(manager: EntityManager, bookId: string, userId: string, change: Change): Promise<number> {
+  /**
+   * Applies a change to a book that was just made in the same transaction, with nothing in it yet. Its rows are in the
+   * given format of book files.
+   */
+  async applyToNewBook(
+    manager: EntityManager,
+    bookId: string,
+    userId: string,
+    change: Change,
+    newBook: NewBook,
+  ): Promise<number> {
     const nothing: BookReader = { row: () => undefined, rowsWith: () => [] };
-    return this.carryOut(manager, { bookId, revision: 1, userId, change, digest: digestOf(change) }, nothing, true);
+    const applied = applyChange(nothing, change, newBook);
+    if (!applied.ok) throw refusal(applied.problems, nothing);
+    const entry = { bookId, revision: 1, userId, change, digest: digestOf(change) };
+    return this.carryOut(manager, entry, applied.writes);
   }
 
   private async carryOut(
     manager: EntityManager,
     { change, ...entry }: { bookId: string; revision: number; userId: string; change: Change; digest: string },
-    reader: BookReader,
-    isNew = false,
+    writes: readonly Write[],
   ): Promise<number> {
-    const applied = applyChange(reader, change, isNew);
-    if (!applied.ok) throw refusal(applied.problems, reader);
-    const { writes } = applied;
     await store(manager, entry.bookId, writes);
     await manager.getRepository(Journal).insert({
       ...entry,

@@ -1,4 +1,5 @@
-import { newId, readBookFile, rowsByKind, type BookRows, type Operation } from '@nuvar/book';
+import { newId, rowsByKind, type Operation } from '@nuvar/book';
+import { rowsOfFile } from '@nuvar/book/demo';
 import { quillfernPottery } from '@nuvar/book/demo';
 import { evaluate, reportOf } from '@nuvar/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -82,7 +83,7 @@ describe('a book file', () => {
     };
     const mug = figures.products.find(({ name }) => name === 'Everyday mug');
     // The rows have other ids now, and the figures are the same.
-    const expected = reportOf(evaluate(rowsByKind(readBookFile(file) as BookRows), '2026-11-25'));
+    const expected = reportOf(evaluate(rowsByKind(rowsOfFile(file)), '2026-11-25'));
     const same = expected.products.find(({ name }) => name === 'Everyday mug');
     expect(Number(same?.prices[0]?.contribution.amount)).toBeGreaterThan(7);
     expect(mug?.prices[0]?.contribution.amount).toBe(same?.prices[0]?.contribution.amount);
@@ -91,9 +92,8 @@ describe('a book file', () => {
   it('is refused whole where a row is wrong, with every sentence that helps', async () => {
     const file = quillfernPottery();
     const lines =
-      file.rows.billLine?.map((line, index) =>
-        index === 3 ? { ...line, quantity: '-4', lossPercent: '100' } : line,
-      ) ?? [];
+      file.rows.billLine?.map((line, index) => (index === 3 ? { ...line, quantity: '-4', lossPercent: '-1' } : line)) ??
+      [];
     const answer = await owner
       .post('/api/book-files', { ...file, rows: { ...file.rows, billLine: lines } })
       .expect(422);

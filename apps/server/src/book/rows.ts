@@ -12,27 +12,25 @@ function selection(kind: Kind): string {
     .join(', ');
 }
 
-/** The rows of a kind in a book whose column has one of the values; texts are compared without regard to capitals. */
-export async function rowsWhere(
+/** What is asked of the rows of a kind: values by field; a row that has any of them is one of those asked for. */
+export type Asked = ReadonlyMap<string, ReadonlySet<string>>;
+
+/** The rows of a kind in a book that are asked for, in one statement; texts are compared without regard to capitals. */
+export async function rowsAsked(
   manager: EntityManager,
   bookId: string,
   kind: Kind,
-  field: string,
-  values: readonly string[],
+  asked: Asked,
 ): Promise<StoredRow[]> {
-  if (values.length === 0) return [];
-  const isId = field === 'id' || fieldsOf(kind).some(({ name, type }) => name === field && type === 'reference');
-  const column = isId ? columnName(field) : `lower(${columnName(field)})`;
-  const wanted = isId ? values : values.map((value) => value.toLowerCase());
-  const type = isId ? 'uuid' : 'text';
-  const sql = `SELECT ${selection(kind)} FROM ${tableName(kind)} WHERE book_id = $1 AND ${column} = ANY($2::${type}[])`;
-  return manager.query(sql, [bookId, wanted]);
-}
-
-/** The bill lines of a book that point to a component, whatever product they are in. */
-export async function componentLines(manager: EntityManager, bookId: string): Promise<StoredRow<'billLine'>[]> {
-  const sql = `SELECT ${selection('billLine')} FROM ${tableName('billLine')} WHERE book_id = $1 AND component_id IS NOT NULL`;
-  return manager.query(sql, [bookId]);
+  const fields = [...asked].filter(([, values]) => values.size > 0);
+  if (fields.length === 0) return [];
+  const conditions = fields.map(([field], index) => {
+    const isId = field === 'id' || fieldsOf(kind).some(({ name, type }) => name === field && type === 'reference');
+    const column = isId ? columnName(field) : `lower(${columnName(field)})`;
+    return `${column} = ANY($${index + 2}::${isId ? 'uuid' : 'text'}[])`;
+  });
+  const sql = `SELECT ${selection(kind)} FROM ${tableName(kind)} WHERE book_id = $1 AND (${conditions.join(' OR ')})`;
+  return manager.query(sql, [bookId, ...fields.map(([, values]) => [...values])]);
 }
 
 /** Text that stands in JSON as it is; what holds anything else is escaped by PostgreSQL, which takes longer. */

@@ -5,6 +5,7 @@ import { ItemConversions1764100000000 } from './migrations/1764100000000-item-co
 import { KeptSnapshots1764400000000 } from './migrations/1764400000000-kept-snapshots.js';
 import { PlanningPrices1764200000000 } from './migrations/1764200000000-planning-prices.js';
 import { PurchasingAndProductionInFull1764300000000 } from './migrations/1764300000000-purchasing-and-production-in-full.js';
+import { WasteOnTop1764500000000 } from './migrations/1764500000000-waste-on-top.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -13,6 +14,7 @@ const MIGRATIONS = [
   PlanningPrices1764200000000,
   PurchasingAndProductionInFull1764300000000,
   KeptSnapshots1764400000000,
+  WasteOnTop1764500000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

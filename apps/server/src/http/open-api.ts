@@ -57,7 +57,7 @@ export function serveOpenApi(app: INestApplication): void {
     .setVersion('1')
     .build();
   const document: OpenAPIObject = SwaggerModule.createDocument(app, config);
-  const named = new Set<string>(KIND_NAMES.map((kind) => KINDS[kind].name));
+  const named = new Set<string>(KIND_NAMES.map((kind) => KINDS[kind].rowClass.name));
   const rows = Object.fromEntries(
     Object.entries(rowSchemas('#/components/schemas/')).filter(([name]) => named.has(name)),
   );

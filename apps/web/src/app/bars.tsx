@@ -1,8 +1,10 @@
-import { useCallback, useEffect } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
 import { bookActions } from '../state/book-slice.js';
 import { sync } from '../book/sync.js';
 import { useAcceptTrial } from '../book/use-trial.js';
+import { useEngineState } from '../engine/use-engine-state.js';
+import { noticed } from '../state/notices-slice.js';
 import { useSignInAgain } from './sign-in-again.js';
 import { useAppDispatch, useAppSelector } from '../state/store.js';
 
@@ -65,6 +67,32 @@ export function TrialBar() {
       </button>
       <button type="button" className="button" onClick={drop}>
         Drop it (Esc)
+      </button>
+    </div>
+  );
+}
+
+/** Says when figures could not be worked out, so that none is missing without a word. */
+export function EngineBar() {
+  const { failures, restarts, hasGivenUp } = useEngineState();
+  const dispatch = useAppDispatch();
+  const told = useRef(0);
+  useEffect(() => {
+    if (restarts > told.current)
+      dispatch(noticed({ sentence: 'Working out the figures had stopped, and was started again. Nothing was lost.' }));
+    told.current = restarts;
+  }, [restarts, dispatch]);
+  const [why] = failures.values();
+  if (!hasGivenUp && why === undefined) return null;
+  return (
+    <div className="bar bar-warning" role="status">
+      <span>
+        {hasGivenUp
+          ? 'The figures of this book cannot be worked out at the moment. What you edit is stored all the same.'
+          : `${failures.size === 1 ? 'One part of this screen' : `${failures.size} parts of these screens`} could not be worked out and is left out (${why ?? ''}).`}
+      </span>
+      <button type="button" className="button" onClick={() => window.location.reload()}>
+        Load the page again
       </button>
     </div>
   );

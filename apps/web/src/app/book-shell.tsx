@@ -6,7 +6,7 @@ import { WorkingPanels } from '../workings/working-panel.js';
 import { useSessionQuery } from '../state/api.js';
 import { ConflictDialog } from './conflict-dialog.js';
 import { Header } from './header.js';
-import { LinkBar, TrialBar } from './bars.js';
+import { EngineBar, LinkBar, TrialBar } from './bars.js';
 import { useGoToPlace } from '../book/place.js';
 import { allClosed } from '../state/panel-slice.js';
 import { useSignInAgain } from './sign-in-again.js';
@@ -62,6 +62,7 @@ function OpenBook() {
       <Header searching={searching} setSearching={setSearching} />
       <LinkBar />
       <TrialBar />
+      <EngineBar />
       <div className="shell-body">
         <main id="screen" className="screen" tabIndex={-1}>
           {typeof title === 'string' && <h1 className="sr-only">{title}</h1>}

@@ -1,4 +1,4 @@
-import { fieldsOf, fieldValue, KIND_LABELS, type Change, type Kind, type Operation, type Problem } from '@nuvar/book';
+import { fieldsOf, fieldValue, labelOfKind, type Change, type Kind, type Operation, type Problem } from '@nuvar/book';
 import { useState } from 'react';
 import type { Conflict } from '../state/book-slice.js';
 import { sync } from '../book/sync.js';
@@ -20,7 +20,7 @@ function Choose({ conflict }: { conflict: Conflict }) {
   const nameOf = (problem: Problem) => {
     const row = rows.find((each) => each.row?.id === problem.rowId)?.row;
     const name = row && fieldValue(row, 'name');
-    return typeof name === 'string' ? name : KIND_LABELS[problem.kind as Kind];
+    return typeof name === 'string' ? name : labelOfKind(problem.kind as Kind);
   };
   const choose = (problem: Problem, choice: Choice) => setChoices({ ...choices, [keyOf(problem)]: choice });
   const settle = () => void sync.settle(change.id, settled(conflict, choices));

@@ -1,8 +1,11 @@
+import { fieldValue, inOrder, KINDS, labelOfKind, NAMED_KINDS, type Kind } from '@nuvar/book';
 import { useCombobox } from 'downshift';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { redo, undo } from '../book/edit.js';
-import { useAll, useBookPath } from '../book/use-book.js';
+import { model } from '../book/model.js';
+import { usePlaceHref } from '../book/place.js';
+import { useBookPath, useVersion } from '../book/use-book.js';
 import { Dialog } from '../controls/dialog.js';
 import { offersFor } from '../controls/offers.js';
 import { applyTheme } from './theme.js';
@@ -62,27 +65,49 @@ export function Search({ onClose }: { onClose: () => void }) {
   );
 }
 
+/** What a row is called in the search beside its name, where it is another word than that of its kind. */
+const WHAT: Partial<Readonly<Record<Kind, string>>> = { channel: 'place to sell' };
+
+/** Where the search leads for named rows that have a screen of their own; else it leads to the field of their name. */
+const LEADS_TO: Partial<Readonly<Record<Kind, (id: string) => string>>> = {
+  product: (id) => `/make/${id}`,
+  material: (id) => `/buy/${id}`,
+  runningCost: (id) => `/run?at=${id}.amount`,
+};
+
+/** Named rows that have a line of their own in a list: parts of a product are found by the product. */
+const FINDABLE = NAMED_KINDS.filter((kind) => kind !== 'settings' && KINDS[kind].copiedWith.length === 0);
+
 function useFindable(): Found[] {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const path = useBookPath();
-  const products = useAll('product');
-  const materials = useAll('material');
-  const grades = useAll('labourGrade');
-  const costs = useAll('runningCost');
-  const channels = useAll('channel');
+  const hrefOf = usePlaceHref();
+  const version = useVersion(...FINDABLE);
   return useMemo(() => {
     const go = (to: string) => () => void navigate(`${path}${to}`);
-    const rows = <Row extends { id: string; name: string }>(
-      list: readonly Row[],
-      what: string,
-      to: (row: Row) => string,
-    ): Found[] => list.map((row) => ({ value: `${what}/${row.id}`, label: row.name, what, act: go(to(row)) }));
+    const rowsOf = (kind: Kind): Found[] =>
+      inOrder(model.rows.all(kind)).map((row) => ({
+        value: `${kind}/${row.id}`,
+        label: String(fieldValue(row, 'name')),
+        what: WHAT[kind] ?? labelOfKind(kind),
+        act: () => {
+          const own = LEADS_TO[kind]?.(row.id);
+          void navigate(own === undefined ? hrefOf({ kind, id: row.id, field: 'name' }) : `${path}${own}`);
+        },
+      }));
+    const prices = inOrder(model.rows.all('product')).map((row): Found => ({
+      value: `price/${row.id}`,
+      label: row.name,
+      what: 'price',
+      act: go(`/sell/${row.id}`),
+    }));
     const screens = [
       ['Overview', ''],
       ['Buy: materials', '/buy'],
       ['Make: products', '/make'],
       ['Labour grades', '/make/grades'],
+      ['Equipment', '/make/equipment'],
       ['Run: running costs', '/run'],
       ['Sell: prices', '/sell'],
       ['Places to sell', '/sell/channels'],
@@ -98,15 +123,19 @@ function useFindable(): Found[] {
       { value: 'dark', label: 'Dark colours', what: 'command', act: () => applyTheme('dark') },
       { value: 'print', label: 'Print this screen', what: 'command', act: () => setTimeout(() => window.print(), 100) },
     ];
+    const [materials, products, ...others] = [
+      rowsOf('material'),
+      rowsOf('product'),
+      ...FINDABLE.filter((kind) => kind !== 'material' && kind !== 'product').map(rowsOf),
+    ];
     return [
       ...screens.map(([label, to]): Found => ({ value: `screen${to}`, label, what: 'screen', act: go(to) })),
-      ...rows(products, 'product', (row) => `/make/${row.id}`),
-      ...rows(products, 'price', (row) => `/sell/${row.id}`),
-      ...rows(materials, 'material', (row) => `/buy/${row.id}`),
-      ...rows(grades, 'labour grade', () => '/make/grades'),
-      ...rows(costs, 'running cost', (row) => `/run?at=${row.id}.amount`),
-      ...rows(channels, 'place to sell', () => '/sell/channels'),
+      ...(products ?? []),
+      ...prices,
+      ...(materials ?? []),
+      ...others.flat(),
       ...commands,
     ];
-  }, [navigate, dispatch, path, products, materials, grades, costs, channels]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the rows are those of this version
+  }, [navigate, dispatch, path, hrefOf, version]);
 }

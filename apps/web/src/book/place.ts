@@ -1,4 +1,4 @@
-import { fieldValue, isKind, type Kind } from '@nuvar/book';
+import { fieldsOf, fieldValue, isKind, type Kind } from '@nuvar/book';
 import { useCallback, useEffect } from 'react';
 import { useLocation } from 'react-router';
 import { model } from './model.js';
@@ -10,71 +10,90 @@ export interface Place {
   readonly field: string;
 }
 
-/** The address of the screen on which a field of a row stands. */
-function pathOf({ kind, id, field }: Place): string {
-  const row: object | undefined = isKind(kind) ? model.rows.row(kind, id) : undefined;
-  const owner = String((row && (fieldValue(row, 'materialId') ?? fieldValue(row, 'productId'))) ?? id);
-  switch (kind as Kind) {
-    case 'material':
-    case 'supplierPrice':
-    case 'standardPrice':
-      return `/buy/${owner}`;
-    case 'supplier':
-      return '/buy';
-    case 'equipment':
-    case 'equipmentRun':
-      return '/make/equipment';
-    case 'labourGrade':
-      return `/make/grades`;
-    case 'product':
-    case 'labourStep':
-    case 'otherCost':
-    case 'equipmentUse':
-    case 'recoveredScrap':
-    case 'typedCost':
-      return `/make/${owner}`;
-    case 'billLine':
-      return `/make/${String(row && fieldValue(row, 'productId'))}`;
-    case 'itemConversion':
-      return row && fieldValue(row, 'materialId') !== null ? `/buy/${owner}` : `/make/${owner}`;
-    case 'candidateBatch':
-    case 'frozenCard':
-      return `/make/${owner}`;
-    case 'exchangeRate':
-    case 'bookUnit':
-      return '/settings';
-    case 'runningCost':
-      return '/run';
-    case 'channel':
-      return '/sell/channels';
-    case 'pricePoint':
-      return `/sell/${owner}`;
-    case 'candidatePrice':
-      return `/plan/${owner}`;
-    case 'settings':
-      if (field === 'electricityPerKilowattHour') return '/make/equipment';
-      return field.startsWith('openDays') || field === 'normalLabourHoursPerMonth' ? '/run' : '/settings';
-    default:
-      return '';
-  }
+/** Where a row of a kind is edited: the path of the screen under that of the book, and the side of it where it has several. */
+interface Screen {
+  readonly path: (at: PlaceOfRow) => string;
+  readonly side?: (at: PlaceOfRow) => string;
+}
+
+/** A field of a row, with what the row belongs to: the row itself where it belongs to nothing, or is not there yet. */
+interface PlaceOfRow {
+  readonly field: string;
+  readonly owner: string;
+  readonly isOfMaterial: boolean;
 }
 
 const ABOUT = new Set(['name', 'kind', 'outputUnit', 'category', 'code', 'gtin', 'tags', 'archived', 'note']);
+const isAboutPlan = (field: string) => field.startsWith('openDays') || field === 'normalLabourHoursPerMonth';
 
-/** The side of a material or a product on which a field stands, as the address names it; empty for the first. */
-function sideOf({ kind, id, field }: Place): string {
-  if (kind === 'candidateBatch') return '&side=batches';
-  if (kind === 'frozenCard') return '&side=earlier';
-  const row = kind === 'itemConversion' ? model.rows.row(kind, id) : undefined;
-  const ofMaterial = kind === 'material' || row?.materialId != null;
-  if (field === 'conversions' || kind === 'itemConversion') return ofMaterial ? '&side=units' : '&side=about';
-  return (kind === 'material' || kind === 'product') && ABOUT.has(field) ? '&side=about' : '';
+const onMaterial: Screen = { path: ({ owner }) => `/buy/${owner}` };
+const onProduct: Screen = { path: ({ owner }) => `/make/${owner}` };
+const at = (path: string): Screen => ({ path: () => path });
+
+/** The screen of every kind of row. A new kind has to be put here: the type asks for it. */
+const SCREENS: Readonly<Record<Kind, Screen>> = {
+  settings: {
+    path: ({ field }) => {
+      if (field === 'electricityPerKilowattHour') return '/make/equipment';
+      return isAboutPlan(field) ? '/run' : '/settings';
+    },
+  },
+  bookUnit: at('/settings'),
+  exchangeRate: at('/settings'),
+  supplier: at('/buy'),
+  material: {
+    ...onMaterial,
+    side: ({ field }) => (field === 'conversions' ? 'units' : ABOUT.has(field) ? 'about' : ''),
+  },
+  supplierPrice: onMaterial,
+  standardPrice: onMaterial,
+  labourGrade: at('/make/grades'),
+  equipment: at('/make/equipment'),
+  equipmentRun: at('/make/equipment'),
+  product: { ...onProduct, side: ({ field }) => (field === 'conversions' || ABOUT.has(field) ? 'about' : '') },
+  itemConversion: {
+    path: ({ owner, isOfMaterial }) => (isOfMaterial ? `/buy/${owner}` : `/make/${owner}`),
+    side: ({ isOfMaterial }) => (isOfMaterial ? 'units' : 'about'),
+  },
+  billLine: onProduct,
+  recoveredScrap: onProduct,
+  labourStep: onProduct,
+  equipmentUse: onProduct,
+  otherCost: onProduct,
+  typedCost: onProduct,
+  candidateBatch: { ...onProduct, side: () => 'batches' },
+  frozenCard: { ...onProduct, side: () => 'earlier' },
+  frozenLine: { ...onProduct, side: () => 'earlier' },
+  runningCost: at('/run'),
+  channel: at('/sell/channels'),
+  pricePoint: { path: ({ owner }) => `/sell/${owner}` },
+  candidatePrice: { path: ({ owner }) => `/plan/${owner}` },
+};
+
+/** What a row belongs to: of the references that go with it the one that is filled, of a bill line always the product. */
+function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMaterial'> {
+  const row: object | undefined = model.rows.row(kind, id);
+  const belongsTo = fieldsOf(kind).find(
+    ({ name, goesWithTarget }) => goesWithTarget === true && row !== undefined && fieldValue(row, name) !== null,
+  );
+  const owner = row && belongsTo && fieldValue(row, belongsTo.name);
+  if (belongsTo?.target === 'frozenCard' && typeof owner === 'string') return ownerOf('frozenCard', owner);
+  return { owner: typeof owner === 'string' ? owner : id, isOfMaterial: belongsTo?.target === 'material' };
 }
 
 /** Gives the address of a place, with the field to go to named in it. */
 export function usePlaceHref(): (place: Place) => string {
   const book = useBookPath();
-  return useCallback((place) => `${book}${pathOf(place)}?at=${place.id}.${place.field}${sideOf(place)}`, [book]);
+  return useCallback(
+    ({ kind, id, field }) => {
+      if (!isKind(kind)) return book;
+      const place = { field, ...ownerOf(kind, id) };
+      const { path, side } = SCREENS[kind];
+      const named = side?.(place) ?? '';
+      return `${book}${path(place)}?at=${id}.${field}${named === '' ? '' : `&side=${named}`}`;
+    },
+    [book],
+  );
 }
 
 /** Brings the field that the address names into view and puts the cursor there. */

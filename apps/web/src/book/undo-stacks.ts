@@ -1,4 +1,4 @@
-import { describeWrites, type BookRows, type Write } from '@nuvar/book';
+import { describeWrites, fieldValue, NAMED_KINDS, type BookRows, type Write } from '@nuvar/book';
 import type { UndoEntry } from '../state/book-slice.js';
 import type { HistoryEntry } from './transport.js';
 
@@ -11,11 +11,10 @@ const MOST = 200;
 
 /** The name of a row by its id, from the rows of a book and, for what is gone, from the writes themselves. */
 export function namesOf(rows: BookRows, writes: readonly Write[] = []): (id: string) => string | undefined {
-  const named = ['material', 'product', 'labourGrade', 'channel', 'supplier', 'runningCost'] as const;
   return (id) => {
-    for (const kind of named) {
+    for (const kind of NAMED_KINDS) {
       const row = rows.row(kind, id);
-      if (row !== undefined) return row.name;
+      if (row !== undefined) return String(fieldValue(row, 'name'));
     }
     const written = writes.find((write) => write.id === id);
     const row = written?.after ?? written?.before;

@@ -1,13 +1,4 @@
-import {
-  fieldValue,
-  KINDS_WITH_UNIQUE_NAMES,
-  newId,
-  removalOf,
-  withoutVersion,
-  type Kind,
-  type Operation,
-  type StoredRow,
-} from '@nuvar/book';
+import { fieldValue, copyOf, KINDS, newId, removalOf, type Kind, type Operation, type StoredRow } from '@nuvar/book';
 import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import type { GridWriter } from './grid-model.js';
@@ -46,13 +37,12 @@ export function rowsWriter<Row extends StoredRow>(
   };
 }
 
-/** The operation that duplicates a row, under a name of its own where names have to differ. */
-export function copyInBook(kind: Kind, row: StoredRow): Operation[] {
+/** The operations that duplicate a row with what is copied along, under a name of its own where names have to differ. */
+export function copyInBook(kind: Kind, row: StoredRow, id = newId()): Operation[] {
   const name = fieldValue(row, 'name');
   const isTaken = (wanted: string) => model.rows.rowsWith(kind, 'name', wanted).length > 0;
-  const renamed =
-    typeof name === 'string' && KINDS_WITH_UNIQUE_NAMES.includes(kind) ? { name: copiedName(name, isTaken) } : {};
-  return [createOf(kind, newId(), { ...withoutVersion(row), ...renamed })];
+  const renamed = typeof name === 'string' && KINDS[kind].uniqueName ? { name: copiedName(name, isTaken) } : {};
+  return copyOf(model.rows, kind, row, id, renamed, newId);
 }
 
 /** The id of the row of that name, and the operation that makes one where there is none yet; no id for no name. */

@@ -1,8 +1,6 @@
-import { newId, type StoredRow } from '@nuvar/book';
+import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { createOf } from '../book/operations.js';
-import { model } from '../book/model.js';
 import { useAll, useBookPath, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { FilterBox } from '../controls/filter-box.js';
@@ -10,27 +8,12 @@ import { Grid } from '../controls/grid.js';
 import { matches } from '../controls/matches.js';
 import { useFilter, useKeptSearch } from '../controls/use-filter.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { copiedName, rowsWriter } from '../controls/rows-writer.js';
+import { rowsWriter } from '../controls/rows-writer.js';
 import { ProductDetail } from './product-detail.js';
-import { copyOfProduct } from '../production/copy-product.js';
 
 type Row = StoredRow<'product'>;
 
-const plainWriter = rowsWriter<Row>('product', { needs: 'name' });
-
-const productWriter: GridWriter<Row, Partial<Row>> = {
-  ...plainWriter,
-  duplicate: (row) => {
-    return copyOfProduct(
-      model.rows,
-      row,
-      newId(),
-      copiedName(row.name, (name) => model.rows.rowsWith('product', 'name', name).length > 0),
-      newId,
-      createOf,
-    );
-  },
-};
+const productWriter: GridWriter<Row, Partial<Row>> = rowsWriter<Row>('product', { needs: 'name' });
 
 /** Make: what goes into each product, and its cost card. */
 export function MakeScreen() {

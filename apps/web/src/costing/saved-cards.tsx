@@ -91,7 +91,7 @@ function FreezeForm({ product }: { readonly product: StoredRow<'product'> }) {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (name.trim() === '') setProblem('Give the card a name first.');
-    else void freeze();
+    else freeze().catch((error: Error) => setProblem(error.message));
   };
   return (
     <form className="flex items-center gap-2 mb-2" onSubmit={submit}>

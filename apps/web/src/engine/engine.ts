@@ -1,22 +1,52 @@
 import type { Write } from '@nuvar/book';
 import type { EffectView, Override, ViewName, ViewOf } from '@nuvar/core';
-import type { FromWorker, ToWorker } from './messages.js';
+import type { FromWorker, Question, ToWorker } from './messages.js';
 
 type Listener = () => void;
 
+/** How it stands with the worker: which views could not be worked out and why, and whether it had to be started again. */
+export interface EngineState {
+  readonly failures: ReadonlyMap<string, string>;
+  /** How often it was started again for the open book. */
+  readonly restarts: number;
+  /** True once it has failed so often that it is left alone. */
+  readonly hasGivenUp: boolean;
+}
+
+const WELL: EngineState = { failures: new Map(), restarts: 0, hasGivenUp: false };
+
 /** A view stays watched for a while after its screen is left, so that coming back finds it there. */
 const LINGER = 15_000;
+/** A worker that has said nothing for so long since it was told something is asked whether it is alive. */
+const PATIENCE = 5_000;
+/** A worker that does not answer that for so long has died. */
+const SILENCE = 30_000;
+/** How often a worker is started again for one book. */
+const MOST_RESTARTS = 3;
 
 const views = new Map<string, unknown>();
 const listeners = new Map<string, Set<Listener>>();
 const leaving = new Map<string, ReturnType<typeof setTimeout>>();
-const questions = new Map<number, (views: readonly string[]) => void>();
+const questions = new Map<number, { answer: (views: readonly string[]) => void; refuse: (error: Error) => void }>();
+const stateListeners = new Set<Listener>();
+let state = WELL;
 let worker: Worker | null = null;
 let hasBook = false;
 let nextQuestion = 1;
 let fresh: string[] = [];
+let watch: ReturnType<typeof setTimeout> | undefined;
+/** Opens the book anew, as it is now with all that is tried on it. */
+let openAgain: () => void = () => undefined;
 
-const tell = (message: ToWorker) => worker?.postMessage(message);
+function tell(message: ToWorker): void {
+  worker?.postMessage(message);
+  watchOver();
+}
+
+function become(next: Partial<EngineState>): void {
+  state = { ...state, ...next };
+  stateListeners.forEach((listener) => listener());
+}
 
 /** The page's side of the worker in which the open book is evaluated. */
 export const engine = {
@@ -24,8 +54,7 @@ export const engine = {
   prepare(): void {
     if (worker !== null && !hasBook) return;
     engine.close();
-    worker = new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<FromWorker>) => receive(data);
+    start();
   },
 
   /** Evaluates a book as of a day, from the text of its snapshot. */
@@ -33,15 +62,20 @@ export const engine = {
     if (worker === null) engine.prepare();
     hasBook = true;
     views.clear();
+    become({ failures: new Map() });
     tell({ type: 'open', snapshot, asOf });
     if (listeners.size > 0) tell({ type: 'watch', keys: [...listeners.keys()] });
   },
 
+  /** Says how the book is opened again should the worker die. */
+  reopenBy(open: () => void): void {
+    openAgain = open;
+  },
+
   close(): void {
-    worker?.terminate();
-    worker = null;
+    stop();
     hasBook = false;
-    views.clear();
+    become(WELL);
     for (const [key, timer] of leaving) {
       clearTimeout(timer);
       listeners.delete(key);
@@ -68,28 +102,79 @@ export const engine = {
 
   view: <Name extends ViewName>(key: `${Name}/${string}`) => views.get(key) as ViewOf<Name> | undefined,
 
-  /** Works out views once, for an export. */
-  ask<Name extends ViewName>(name: Name, ids: readonly string[]): Promise<ViewOf<Name>[]> {
-    return question((number) => ({ type: 'ask', question: number, keys: ids.map((id) => `${name}/${id}`) })).then(
-      (answers) => answers.map((json) => JSON.parse(json) as ViewOf<Name>),
-    );
+  state: (): EngineState => state,
+  watchState(listener: Listener): () => void {
+    stateListeners.add(listener);
+    return () => stateListeners.delete(listener);
+  },
+
+  /** Works out views once, for an export. Rejected where one of them cannot be worked out. */
+  async ask<Name extends ViewName>(name: Name, ids: readonly string[]): Promise<ViewOf<Name>[]> {
+    const answers = await ask((question) => ({ type: 'ask', question, keys: ids.map((id) => `${name}/${id}`) }));
+    return answers.map((json) => JSON.parse(json) as ViewOf<Name>);
   },
 
   /** What overrides would do to the full cost of products; the book and what is tried on it stay as they are. */
-  effectOf(overrides: readonly Override[], productIds: readonly string[]): Promise<EffectView[]> {
-    return question((number) => ({ type: 'effect', question: number, overrides, productIds })).then(
-      ([json = '[]']) => JSON.parse(json) as EffectView[],
-    );
+  async effectOf(overrides: readonly Override[], productIds: readonly string[]): Promise<EffectView[]> {
+    const [json = '[]'] = await ask((question) => ({ type: 'effect', question, overrides, productIds }));
+    return JSON.parse(json) as EffectView[];
   },
 };
 
+function start(): void {
+  worker = new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' });
+  worker.onmessage = ({ data }: MessageEvent<FromWorker>) => receive(data);
+  worker.onerror = (event) => died(event.message);
+  worker.onmessageerror = () => died('a message could not be read');
+}
+
+/** Ends the worker. Whoever still waits for an answer is told that none will come. */
+function stop(): void {
+  worker?.terminate();
+  worker = null;
+  views.clear();
+  clearTimeout(watch);
+  watch = undefined;
+  for (const { refuse } of questions.values()) refuse(new Error('The figures were being worked out anew. Try again.'));
+  questions.clear();
+}
+
+/** Starts the worker again with the book as it is now, and says so; after some times it is left alone. */
+function died(why: string): void {
+  console.error(`The book could not be evaluated: ${why}`);
+  stop();
+  if (!hasBook) return;
+  if (state.restarts >= MOST_RESTARTS) {
+    become({ hasGivenUp: true });
+    listeners.forEach((each) => each.forEach((listener) => listener()));
+    return;
+  }
+  become({ restarts: state.restarts + 1 });
+  start();
+  openAgain();
+}
+
 /** Asks the worker something once. */
-function question(message: (number: number) => ToWorker): Promise<readonly string[]> {
-  return new Promise((done) => {
-    const number = nextQuestion++;
-    questions.set(number, done);
-    tell(message(number));
+function ask(message: (question: number) => Question): Promise<readonly string[]> {
+  return new Promise((answer, refuse) => {
+    if (worker === null) {
+      refuse(new Error('The figures of this book cannot be worked out at the moment.'));
+      return;
+    }
+    const question = nextQuestion++;
+    questions.set(question, { answer, refuse });
+    tell(message(question));
   });
+}
+
+/** Looks whether a worker that was told something still says anything. */
+function watchOver(): void {
+  if (watch !== undefined || worker === null) return;
+  watch = setTimeout(() => {
+    const asked = worker;
+    asked?.postMessage({ type: 'alive', question: 0 } satisfies ToWorker);
+    watch = setTimeout(() => worker === asked && died('it no longer answers'), SILENCE);
+  }, PATIENCE);
 }
 
 /** Views that are asked for in one go are asked for in one message. */
@@ -118,13 +203,37 @@ function leave(key: string, listener: Listener): void {
 }
 
 function receive(message: FromWorker): void {
-  if (message.type === 'failed') {
-    console.error(`The book could not be evaluated: ${message.message}`);
-  } else if (message.type === 'answer') {
-    questions.get(message.question)?.(message.views);
-    questions.delete(message.question);
-  } else {
-    for (const [key, json] of message.views) views.set(key, JSON.parse(json));
-    for (const [key] of message.views) listeners.get(key)?.forEach((listener) => listener());
+  clearTimeout(watch);
+  watch = undefined;
+  switch (message.type) {
+    case 'broken':
+      died(message.why);
+      return;
+    case 'answer':
+      questions.get(message.question)?.answer(message.views);
+      questions.delete(message.question);
+      break;
+    case 'refusal':
+      questions.get(message.question)?.refuse(new Error(`It could not be worked out: ${message.why}`));
+      questions.delete(message.question);
+      break;
+    case 'views':
+      take(message.views, message.failed);
+      break;
   }
+  if (questions.size > 0) watchOver();
+}
+
+/** Takes in views that have become others. What could not be worked out is shown no longer, and is said. */
+function take(others: readonly (readonly [string, string])[], failed: readonly (readonly [string, string])[]): void {
+  for (const [key, json] of others) views.set(key, JSON.parse(json));
+  for (const [key] of failed) views.delete(key);
+  const mended = others.some(([key]) => state.failures.has(key));
+  if (failed.length > 0 || mended) {
+    const failures = new Map(state.failures);
+    for (const [key] of others) failures.delete(key);
+    for (const [key, why] of failed) failures.set(key, why);
+    become({ failures });
+  }
+  for (const [key] of [...others, ...failed]) listeners.get(key)?.forEach((listener) => listener());
 }

@@ -8,16 +8,25 @@ export type ToWorker =
   | { readonly type: 'override'; readonly overrides: readonly Override[] }
   | { readonly type: 'watch'; readonly keys: readonly string[] }
   | { readonly type: 'leave'; readonly keys: readonly string[] }
-  | {
-      readonly type: 'effect';
-      readonly question: number;
-      readonly overrides: readonly Override[];
-      readonly productIds: readonly string[];
-    }
-  | { readonly type: 'ask'; readonly question: number; readonly keys: readonly string[] };
+  | Question;
+
+/** What is asked once; it is answered with a result or with an error, and always answered. */
+export type Question = { readonly question: number } & (
+  | { readonly type: 'effect'; readonly overrides: readonly Override[]; readonly productIds: readonly string[] }
+  | { readonly type: 'ask'; readonly keys: readonly string[] }
+  /** Asks for nothing but an answer. */
+  | { readonly type: 'alive' }
+);
 
 /** What the worker tells the page. A view travels as JSON text: it is compared and parsed once. */
 export type FromWorker =
-  | { readonly type: 'views'; readonly views: readonly (readonly [key: string, json: string])[] }
+  /** Views that have become others; those that could not be worked out come with why. */
+  | {
+      readonly type: 'views';
+      readonly views: readonly (readonly [key: string, json: string])[];
+      readonly failed: readonly (readonly [key: string, why: string])[];
+    }
   | { readonly type: 'answer'; readonly question: number; readonly views: readonly string[] }
-  | { readonly type: 'failed'; readonly message: string };
+  | { readonly type: 'refusal'; readonly question: number; readonly why: string }
+  /** It can no longer follow the book, and has to be started again. */
+  | { readonly type: 'broken'; readonly why: string };

@@ -51,7 +51,7 @@ function SharedOut() {
           kind="settings"
           id={settings.id}
           field="normalLabourHoursPerMonth"
-          label="Normal labour hours"
+          label="Normal productive hours"
           suffix="a month"
           placeholder="as planned"
         />

@@ -17,6 +17,26 @@ const isUnlinked = (line: Line | null) => line !== null && line.text !== '';
 /** A small whole number without a unit, of something that nobody has measured yet: so many pieces. */
 const isFew = (value: string) => /^\d{1,2}$/.test(value) && Number(value) <= 24;
 
+/** Waste in percent: of the input, or as it is typed, "5 on top" of the net quantity. */
+function lossColumn(locale: string): Column<Line, LinePatch> {
+  const percent = fieldColumn<Line>('billLine', 'lossPercent', locale, { width: '5.2rem', header: 'Loss, %' });
+  const shown = (text: string, basis: Line['lossBasis']) =>
+    basis === 'on top' && text !== '0' ? `${text} on top` : text;
+  return {
+    ...percent,
+    text: (line) => shown(percent.text(line), line.lossBasis),
+    read: (text, line) => {
+      const [, typed = '', said] = /^\s*(.*?)\s*%?\s*(on top|of the input)?\s*$/i.exec(text) ?? [];
+      const reading = percent.read(typed, line);
+      if (isRefusal(reading))
+        return { refusal: `${reading.refusal} Add "on top" for waste on top of the net quantity.` };
+      const basis = said?.toLowerCase() ?? line?.lossBasis;
+      const lossBasis = basis === 'on top' ? 'on top' : 'of the input';
+      return { patch: { ...reading.patch, lossBasis }, shown: shown(reading.shown, lossBasis) };
+    },
+  };
+}
+
 /** The columns of a bill: how each cell is read, and what it offers. */
 export function billColumns(
   items: ReadonlyMap<string, Item>,
@@ -29,7 +49,6 @@ export function billColumns(
   const offered = all.map(({ id, label }) => ({ value: id, label }));
   const offers = billOffers(all);
   const basis = fieldColumn<Line>('billLine', 'basis', locale, { width: '7rem', words: BASIS_WORDS });
-  const loss = fieldColumn<Line>('billLine', 'lossPercent', locale, { width: '4rem', header: 'Loss, %' });
   return [
     {
       id: 'item',
@@ -98,7 +117,7 @@ export function billColumns(
       },
     },
     basis,
-    loss,
+    lossColumn(locale),
     costPerBatchColumn(currency),
   ];
 }

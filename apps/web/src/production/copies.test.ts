@@ -1,20 +1,17 @@
 import { newId, rowsByKind, type StoredRow } from '@nuvar/book';
 import { beforeEach, expect, it } from 'vitest';
-import { createOf, updateOf } from '../book/operations.js';
+import { updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { materialWriter } from '../purchasing/material-rows.js';
-import { copiedName, removalInBook } from '../controls/rows-writer.js';
+import { copyInBook, removalInBook } from '../controls/rows-writer.js';
 import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';
-import { copyOfProduct } from './copy-product.js';
 
 beforeEach(openDemo);
 
-const isTaken = (name: string) => model.rows.rowsWith('product', 'name', name).length > 0;
 /** Duplicates a product and returns the id of the copy. */
 const copied = (product: StoredRow<'product'>) => {
   const id = newId();
-  const name = copiedName(product.name, isTaken);
-  expect(changed(copyOfProduct(model.rows, product, id, name, newId, createOf))).toEqual([]);
+  expect(changed(copyInBook('product', product, id))).toEqual([]);
   return id;
 };
 /** Every figure of a product's cost, as a text. */

@@ -34,7 +34,7 @@ describe('a machine that is typed into what a product needs', () => {
   it('is counted by its time, a batch or a unit, at what its hour costs', () => {
     const id = added({ machine: 'throwing WHEEL', amount: '90' });
     expect(rowAt(id)).toMatchObject({ equipmentId: named('equipment', 'Throwing wheel').id, runId: null });
-    expect(basisWords(id)).toEqual(['min a batch', 'min a unit']);
+    expect(basisWords(id)).toEqual(['min a batch', 'min a unit', 'min a good unit']);
     const perHour = Number(figureOf(`equipment/${rowAt(id).equipmentId}/perHour`)?.amount);
     expect(Number(costOf(id)?.amount)).toBeCloseTo(1.5 * perHour, 12);
     expect(typed(machines, { basis: 'min a unit', amount: '3' }, id).refusal).toBeNull();

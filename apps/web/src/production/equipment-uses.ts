@@ -12,6 +12,7 @@ type UsePatch = Partial<Use> & { readonly newMachine?: string };
 const BASIS_WORDS = {
   'minutes per batch': 'min a batch',
   'minutes per unit': 'min a unit',
+  'minutes per good unit': 'min a good unit',
   'space per unit': 'places a unit',
 };
 

@@ -12,6 +12,7 @@ type StepPatch = Partial<Step> & { readonly newGrade?: string };
 const TIME_WORDS = {
   'minutes per batch': 'min a batch',
   'minutes per unit': 'min a unit',
+  'minutes per good unit': 'min a good unit',
   'units per hour': 'units an hour',
 };
 
@@ -47,7 +48,7 @@ export function labourColumns(
       },
     },
     own('time', '3.4rem'),
-    own('timeBasis', '7rem', TIME_WORDS),
+    own('timeBasis', '7.6rem', TIME_WORDS),
     own('setUpMinutes', '3.8rem', undefined, 'Set-up, min'),
     own('people', '3.5rem'),
     costPerBatchColumn(currency, '5rem'),

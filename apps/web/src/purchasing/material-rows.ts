@@ -2,7 +2,7 @@ import { newId, unitOfMeasure, withoutVersion, type Operation, type StoredRow } 
 import { today } from '../state/today.js';
 import { createOf, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
-import { copiedName, removalInBook, rowNamed } from '../controls/rows-writer.js';
+import { copyInBook, removalInBook, rowNamed } from '../controls/rows-writer.js';
 import type { GridWriter } from '../controls/grid-model.js';
 
 /** A material with the supplier price that is shown for it, and the name of the supplier. */
@@ -158,25 +158,11 @@ export function measuredBy(materialId: string, unit: string): Operation[] {
   ];
 }
 
-/** What belongs to a material, and goes with it when it is duplicated. */
-const BELONGINGS = ['supplierPrice', 'standardPrice', 'itemConversion'] as const;
-
-function duplicate({ material }: MaterialRow): Operation[] {
-  const id = newId();
-  const name = copiedName(material.name, (each) => model.rows.rowsWith('material', 'name', each).length > 0);
-  const copied = BELONGINGS.flatMap((kind) =>
-    model.rows
-      .rowsWith(kind, 'materialId', material.id)
-      .map((row) => createOf(kind, newId(), { ...withoutVersion(row as StoredRow), materialId: id })),
-  );
-  return [createOf('material', id, { ...withoutVersion(material), name, code: '' }), ...copied];
-}
-
 /** Writes materials, each with the one price that is shown. */
 export const materialWriter: GridWriter<MaterialRow, MaterialPatch> = {
   update,
   create: (id, patch, before) =>
     patch.name === undefined ? null : newMaterial(id, { ...patch, name: patch.name }, before),
   remove: ({ id }) => removalInBook('material', id),
-  duplicate,
+  duplicate: ({ material }) => copyInBook('material', material),
 };

@@ -7,6 +7,8 @@ import { ItemInput } from '../controls/item-input.js';
 import { engine } from '../engine/engine.js';
 import { written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
+import { noticed } from '../state/notices-slice.js';
+import { useAppDispatch } from '../state/store.js';
 
 interface ReplaceMaterialProps {
   readonly material: StoredRow<'material'>;
@@ -102,22 +104,27 @@ function useEffects(
   replacement: StoredRow<'material'> | null,
   usedIn: readonly UsedInView[],
 ): readonly EffectView[] | null {
+  const dispatch = useAppDispatch();
   const [effects, setEffects] = useState<readonly EffectView[] | null>(null);
   const overrides = useMemo(
     (): Override[] =>
       replacement === null
         ? []
-        : lines.map(({ id }) => ({ kind: 'billLine', id, field: 'materialId', value: replacement.id })),
+        : lines.map(({ id }) => ({ kind: 'billLine', id, field: 'materialId', how: 'set', value: replacement.id })),
     [lines, replacement],
   );
   const ids = useMemo(() => usedIn.map(({ id }) => id), [usedIn]);
   useEffect(() => {
     let left = false;
-    if (overrides.length > 0) void engine.effectOf(overrides, ids).then((found) => !left && setEffects(found));
+    if (overrides.length > 0)
+      engine.effectOf(overrides, ids).then(
+        (found) => !left && setEffects(found),
+        (error: Error) => !left && dispatch(noticed({ sentence: error.message, tone: 'problem' })),
+      );
     return () => {
       left = true;
       setEffects(null);
     };
-  }, [overrides, ids]);
+  }, [overrides, ids, dispatch]);
   return effects;
 }

@@ -2,6 +2,9 @@ import type { Change, Problem, StoredRow, Write } from '@nuvar/book';
 import type { Override } from '@nuvar/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
+/** A value that is tried for a field, and not kept. */
+export type Tried = Extract<Override, { readonly how: 'set' }>;
+
 export type Role = 'owner' | 'editor' | 'reader';
 
 /** One of this person's own changes, ready to be taken back. */
@@ -36,7 +39,7 @@ export interface BookState {
   /** The day as of which the figures are worked out; null for today. */
   readonly asOf: string | null;
   /** Values that are tried and not kept: they lie over the book until they are accepted or dropped. */
-  readonly trial: readonly Override[];
+  readonly trial: readonly Tried[];
 }
 
 const initialState: BookState = {
@@ -81,7 +84,7 @@ const slice = createSlice({
     linked: (state, { payload }: PayloadAction<Link>) => ({ ...state, link: payload }),
     conflicted: (state, { payload }: PayloadAction<Conflict>) => ({ ...state, conflict: payload }),
     /** Tries one more value; the one that was tried for the same field before gives way. */
-    tried: (state, { payload }: PayloadAction<Override>) => {
+    tried: (state, { payload }: PayloadAction<Tried>) => {
       const others = state.trial.filter((each) => each.id !== payload.id || each.field !== payload.field);
       return { ...state, trial: [...others, payload] };
     },

@@ -1,14 +1,12 @@
-import { columnsOfRows, newId, readBookFile, rowsByKind, type BookRows, type Operation } from '@nuvar/book';
-import { quillfernPottery } from '@nuvar/book/demo';
+import { columnsOfRows, newId, rowsByKind, type Operation } from '@nuvar/book';
+import { quillfernPottery, rowsOfFile } from '@nuvar/book/demo';
 import { evaluate, type Evaluation } from '@nuvar/core';
 import { today } from '../state/today.js';
 import { model } from '../book/model.js';
 
 /** Opens the demo book in the page's own model, as a snapshot would, without a server. */
 export function openDemo(): void {
-  const rows = readBookFile(quillfernPottery());
-  if (Array.isArray(rows)) throw new RangeError(rows.map(({ sentence }) => sentence).join(' '));
-  const columns = columnsOfRows(rowsByKind(rows as BookRows));
+  const columns = columnsOfRows(rowsByKind(rowsOfFile(quillfernPottery())));
   model.open(JSON.stringify({ revision: 1, rows: columns }), []);
 }
 

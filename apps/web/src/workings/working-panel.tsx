@@ -80,13 +80,13 @@ function WorkingBody({ working, levers, open }: BodyProps) {
       </p>
       <GapList gaps={working.gaps} />
       {working.input ? (
-        <InputInPlace input={working.input} note={working.note} />
+        <InputInPlace input={working.input} />
       ) : (
         working.note !== '' && <p className="text-soft">{working.note}</p>
       )}
       {working.parts.length > 0 && (
         <>
-          {working.formula !== 'none' && (
+          {working.formula.length > 0 && (
             <p className="formula">
               <span className="formula-words">
                 {formulaOf(working, (part) => nameWithin(part, working), working.name)}
@@ -115,14 +115,12 @@ function WorkingBody({ working, levers, open }: BodyProps) {
   );
 }
 
-function InputInPlace({ input, note }: { input: NonNullable<WorkingView['input']>; note: string }) {
+function InputInPlace({ input }: { input: NonNullable<WorkingView['input']> }) {
   if (!isKind(input.kind)) return null;
   return (
     <div className="rounded border border-line p-2">
       <RowField kind={input.kind} id={input.id} field={input.field} />
-      <p className="text-sm text-soft">
-        {note === '' ? 'An input of the book. What you type here changes it everywhere.' : note}
-      </p>
+      <p className="text-sm text-soft">An input of the book. What you type here changes it everywhere.</p>
     </div>
   );
 }
@@ -177,30 +175,12 @@ function nameWithin(part: PartView, whole: WorkingView): string {
   return part.subject === '' || part.subject === whole.subject ? part.name : `${part.name} (${part.subject})`;
 }
 
-const JOINED: Partial<Record<WorkingView['formula'], string>> = {
-  sum: ' + ',
-  difference: ' − ',
-  product: ' × ',
-  quotient: ' ÷ ',
-};
-const MOST_WRITTEN = 8;
-
 /** The formula from the same parts as the list below it: once in their names, once in their figures. */
 function formulaOf({ formula, parts }: WorkingView, say: (part: PartView) => string, result: string): string {
-  if (parts.length > MOST_WRITTEN) return `${result} = the sum of the ${parts.length} below`;
-  const figures = parts.map(say);
-  const [first = '', second = ''] = figures;
-  switch (formula) {
-    case 'percent of':
-      return `${result} = ${first} % of ${second}`;
-    case 'whole of':
-      return `${result} = ${first} ÷ ${second} %`;
-    case 'share of':
-      return `${result} = ${first} ÷ ${second}, in %`;
-    case 'round':
-    case 'choice':
-      return `${result} = ${first}`;
-    default:
-      return `${result} = ${figures.join(JOINED[formula] ?? ', ')}`;
-  }
+  const pieces = formula.map((token) => {
+    if (typeof token === 'string') return token;
+    const part = parts[token];
+    return part === undefined ? '?' : say(part);
+  });
+  return `${result} = ${pieces.join('')}`;
 }

@@ -1,29 +1,40 @@
-import { KIND_LABELS, fieldsOf, type Kind } from '../kinds.js';
+import { fieldsOf, type Kind, labelOfKind } from '../kinds.js';
 import { problem, type Problem } from '../problem/index.js';
 import { completeRow, validateRow } from '../validate-row.js';
 import type { Change, Operation, UpdateOperation } from './change.js';
-import { overlayOn, type Overlay } from './overlay.js';
-import { ruleProblems } from './rules.js';
-import { fieldValue, type BookReader, type StoredRow, type Write } from './stored-row.js';
+import { type Overlay, overlayOn } from './overlay.js';
+import { ruleProblems } from './rules/index.js';
+import { type BookReader, fieldValue, type StoredRow, type Write } from './stored-row.js';
 
 /** What a change comes to: the writes that carry it out, or all the problems that stand against it. */
 export type Applied =
   | { readonly ok: true; readonly writes: readonly Write[] }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
+/** A book that is made by a change, of rows in some format of book files. */
+export interface NewBook {
+  readonly format: number;
+}
+
 /**
  * Works out what a change does to a book, without doing it. Every row is held against its class, then every rule that
  * reaches beyond a row against the book as the change would leave it. One wrong row refuses the whole change. Only the
- * change that makes a new book may add its settings.
+ * change that makes a new book may add its settings; where its rows come from a file, the rules of the file's format
+ * are held against them (`newBook`).
  */
-export function applyChange(book: BookReader, change: Change, isNewBook = false): Applied {
+export function applyChange(book: BookReader, change: Change, newBook: NewBook | null = null): Applied {
   const overlay = overlayOn(book);
   const problems = change.operations.flatMap((operation) => applyOperation(overlay, operation));
   if (problems.length > 0) return { ok: false, problems };
   const writes = overlay.writes();
-  const broken = writes.flatMap((write) =>
-    isNewBook && write.kind === 'settings' ? [] : ruleProblems(overlay, write),
-  );
+  const broken =
+    newBook === null
+      ? ruleProblems(overlay, writes)
+      : ruleProblems(
+          overlay,
+          writes.filter(({ kind }) => kind !== 'settings'),
+          newBook.format,
+        );
   return broken.length > 0 ? { ok: false, problems: broken } : { ok: true, writes };
 }
 
@@ -32,12 +43,12 @@ function applyOperation(overlay: Overlay, operation: Operation): Problem[] {
   if (operation.action === 'create') {
     const { id } = operation.row;
     if (overlay.row(kind, id) !== undefined)
-      return [problem('row-exists', { kind, rowId: id, values: { kind: KIND_LABELS[kind] } })];
+      return [problem('row-exists', { kind, rowId: id, values: { kind: labelOfKind(kind) } })];
     return put(overlay, kind, operation.row, 1);
   }
   const row = overlay.row(kind, operation.id);
   if (row === undefined)
-    return [problem('unknown-row', { kind, rowId: operation.id, values: { kind: KIND_LABELS[kind] } })];
+    return [problem('unknown-row', { kind, rowId: operation.id, values: { kind: labelOfKind(kind) } })];
   if (operation.action === 'update') {
     const moved = movedFields(row, operation);
     return moved.length > 0
@@ -45,7 +56,7 @@ function applyOperation(overlay: Overlay, operation: Operation): Problem[] {
       : put(overlay, kind, { ...row, ...operation.after, id: operation.id }, row.version + 1);
   }
   if (row.version !== operation.version) {
-    return [problem('row-moved-on', { kind, rowId: operation.id, values: { kind: KIND_LABELS[kind] } })];
+    return [problem('row-moved-on', { kind, rowId: operation.id, values: { kind: labelOfKind(kind) } })];
   }
   overlay.put(kind, operation.id, null);
   return [];

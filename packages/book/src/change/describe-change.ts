@@ -1,4 +1,4 @@
-import { fieldsOf, KIND_LABELS } from '../kinds.js';
+import { fieldsOf, type Kind, KINDS, labelOfKind } from '../kinds.js';
 import { changedFields } from './reverse-change.js';
 import { fieldValue, type Write } from './stored-row.js';
 
@@ -10,10 +10,14 @@ const textOf = (row: object, field: string) => {
   return typeof value === 'string' ? value : undefined;
 };
 
-/** What a row is told apart by in a sentence: its name, that of what it belongs to, or the currency that it is about. */
-function subjectOf(row: object, nameOf: (id: string) => string | undefined): string {
-  const owner = ['materialId', 'componentId', 'productId'].map((field) => textOf(row, field)).find(Boolean);
-  return textOf(row, 'name') ?? (owner === undefined ? textOf(row, 'currency') : nameOf(owner)) ?? '';
+/** What a row is told apart by in a sentence: its name, or as its kind says: that of what it points to, or its own text. */
+function subjectOf(kind: Kind, row: object, nameOf: (id: string) => string | undefined): string {
+  const own = textOf(row, 'name');
+  if (own !== undefined) return own;
+  const told = KINDS[kind].toldBy.map((field) => ({ field, text: textOf(row, field) })).find(({ text }) => text);
+  if (told?.text === undefined) return '';
+  const isReference = fieldsOf(kind).some(({ name, target }) => name === told.field && target !== undefined);
+  return isReference ? (nameOf(told.text) ?? '') : told.text;
 }
 
 /**
@@ -22,8 +26,8 @@ function subjectOf(row: object, nameOf: (id: string) => string | undefined): str
  */
 export function describeWrites(writes: readonly Write[], nameOf: (id: string) => string | undefined): string[] {
   return writes.map((write) => {
-    const subject = subjectOf(write.after ?? write.before ?? {}, nameOf);
-    const what = subject === '' ? KIND_LABELS[write.kind] : `${subject} (${KIND_LABELS[write.kind]})`;
+    const subject = subjectOf(write.kind, write.after ?? write.before ?? {}, nameOf);
+    const what = subject === '' ? labelOfKind(write.kind) : `${subject} (${labelOfKind(write.kind)})`;
     if (write.before === null) return `${what} added`;
     if (write.after === null) return `${what} removed`;
     const { before, after } = write;

@@ -1,4 +1,4 @@
-export { applyChange, type Applied } from './apply-change.js';
+export { applyChange, type Applied, type NewBook } from './apply-change.js';
 export {
   MOST_OPERATIONS,
   type Change,
@@ -8,10 +8,11 @@ export {
   type UpdateOperation,
 } from './change.js';
 export { describeWrites } from './describe-change.js';
-export { findLoop } from './find-loop.js';
 export { inOrder } from './in-order.js';
+export { copyOf } from './copy-of.js';
 export { readChange } from './read-change.js';
 export { removalOf } from './removal-of.js';
+export { billLevels, MOST_LEVELS, type BillLevels } from './rules/index.js';
 export { bookRows, rowsByKind, type BookRows, type RowsByKind } from './book-rows.js';
 export { changedFields, reverseOperations, withoutVersion } from './reverse-change.js';
 export {

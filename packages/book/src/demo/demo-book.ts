@@ -1,5 +1,7 @@
-import { BOOK_FILE_VERSION, type BookFile } from '../file/index.js';
-import { KIND_NAMES, type Kind } from '../kinds.js';
+import type { BookRows } from '../change/index.js';
+import { BOOK_FILE_VERSION, type BookFile, readBookFile } from '../file/index.js';
+import { type Kind, KIND_NAMES } from '../kinds.js';
+import { ProblemError } from '../problem/index.js';
 
 /** Builds the rows of an invented book, with ids that stay the same from one build to the next. */
 export interface BookBuilder {
@@ -22,4 +24,11 @@ export function bookBuilder(): BookBuilder {
     },
     file: () => ({ format: 'nuvar-book', version: BOOK_FILE_VERSION, rows }),
   };
+}
+
+/** The rows of an invented book, held against their classes and rules as the application does. Throws what is wrong. */
+export function rowsOfFile(file: unknown): BookRows {
+  const read = readBookFile(file);
+  if (!read.ok) throw new ProblemError(read.problems);
+  return read.rows;
 }

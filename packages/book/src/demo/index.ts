@@ -1,3 +1,3 @@
 export { benchBook } from './bench-book.js';
-export { bookBuilder, type BookBuilder } from './demo-book.js';
+export { bookBuilder, rowsOfFile, type BookBuilder } from './demo-book.js';
 export { quillfernPottery } from './quillfern/index.js';

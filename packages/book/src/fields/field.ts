@@ -26,9 +26,19 @@ export interface FieldSpec {
   readonly type: 'text' | 'decimal' | 'integer' | 'choice' | 'reference' | 'unit' | 'currency' | 'day' | 'flag';
   readonly nullable: boolean;
   readonly choices?: readonly string[];
+  /** For a number: between which values it lies. */
+  readonly bounds?: Bounds;
   /** For a reference: the kind of row that it points to, and whether this row goes when that one is removed. */
   readonly target?: string;
   readonly goesWithTarget?: boolean;
+}
+
+/** The values between which a number lies: the smallest and largest allowed, or those that it stays above and below. */
+export interface Bounds {
+  readonly from?: string;
+  readonly to?: string;
+  readonly above?: string;
+  readonly below?: string;
 }
 
 interface FieldOptions {
@@ -87,20 +97,10 @@ export const Text = (options: FieldOptions) =>
     (more) => MaxLength(2000, { ...more, message: `${options.label} can have at most 2,000 characters.` }),
   ]);
 
-interface DecimalOptions extends FieldOptions {
-  /** Smallest value allowed. */
-  readonly from?: string;
-  /** Largest value allowed. */
-  readonly to?: string;
-  /** The value must be greater than this. */
-  readonly above?: string;
-  /** The value must be less than this. */
-  readonly below?: string;
-}
-
 /** A decimal string within stated bounds. */
-export function DecimalText(options: DecimalOptions): PropertyDecorator {
-  const { label, from, to, above, below } = options;
+export function DecimalText(options: FieldOptions & Bounds): PropertyDecorator {
+  const { label, nullable: _nullable, ...bounds } = options;
+  const { from, to, above, below } = bounds;
   const passesIf = (test: (value: string) => boolean) => (value: unknown) => !isDecimalText(value) || test(value);
   const checks: Check[] = [check('decimalText', `${label} must be a plain decimal such as "12.50".`, isDecimalText)];
   if (from !== undefined)
@@ -135,16 +135,20 @@ export function DecimalText(options: DecimalOptions): PropertyDecorator {
         passesIf((value) => compareDecimalText(value, below) < 0),
       ),
     );
-  return field({ type: 'decimal', label }, options, checks);
+  return field({ type: 'decimal', label, bounds }, options, checks);
 }
 
 /** A whole number within stated bounds. */
 export const WholeNumber = (options: FieldOptions & { from: number; to: number }) =>
-  field({ type: 'integer', label: options.label }, options, [
-    (more) => IsInt({ ...more, message: `${options.label} must be a whole number.` }),
-    (more) => Min(options.from, { ...more, message: `${options.label} cannot be less than ${options.from}.` }),
-    (more) => Max(options.to, { ...more, message: `${options.label} cannot be more than ${options.to}.` }),
-  ]);
+  field(
+    { type: 'integer', label: options.label, bounds: { from: String(options.from), to: String(options.to) } },
+    options,
+    [
+      (more) => IsInt({ ...more, message: `${options.label} must be a whole number.` }),
+      (more) => Min(options.from, { ...more, message: `${options.label} cannot be less than ${options.from}.` }),
+      (more) => Max(options.to, { ...more, message: `${options.label} cannot be more than ${options.to}.` }),
+    ],
+  );
 
 /** One of a few named choices. */
 export const Choice = (choices: readonly string[], options: FieldOptions) =>

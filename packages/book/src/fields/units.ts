@@ -3,7 +3,8 @@
  *
  * Sources: NIST SP 811 (2008), appendix B; NIST Handbook 44, appendix C; the international yard and pound of 1959
  * (1 lb = 0.45359237 kg, 1 in = 25.4 mm); 1 US gallon = 231 cubic inches; 1 imperial gallon = 4.54609 l
- * (UK Weights and Measures Act 1985). Each size is an exact decimal.
+ * (UK Weights and Measures Act 1985); 1 troy ounce = 480 grains, 1 pound = 7,000 grains (NIST Handbook 44); 1 board foot =
+ * 144 cubic inches (NIST Handbook 44). Each size is an exact decimal.
  */
 export type Dimension = 'mass' | 'volume' | 'length' | 'area' | 'count' | 'time' | 'energy';
 
@@ -27,7 +28,9 @@ export const UNITS: readonly UnitOfMeasure[] = [
   unit('g', 'grams', 'mass', '1'),
   unit('kg', 'kilograms', 'mass', '1000'),
   unit('t', 'tonnes', 'mass', '1000000'),
+  unit('grain', 'grains', 'mass', '0.06479891'),
   unit('oz', 'ounces', 'mass', '28.349523125'),
+  unit('oz t', 'troy ounces', 'mass', '31.1034768'),
   unit('lb', 'pounds', 'mass', '453.59237'),
   unit('US ton', 'short tons', 'mass', '907184.74'),
   unit('imp ton', 'long tons', 'mass', '1016046.9088'),
@@ -36,6 +39,10 @@ export const UNITS: readonly UnitOfMeasure[] = [
   unit('dl', 'decilitres', 'volume', '100'),
   unit('l', 'litres', 'volume', '1000'),
   unit('m³', 'cubic metres', 'volume', '1000000'),
+  unit('in³', 'cubic inches', 'volume', '16.387064'),
+  unit('ft³', 'cubic feet', 'volume', '28316.846592'),
+  unit('yd³', 'cubic yards', 'volume', '764554.857984'),
+  unit('board ft', 'board feet', 'volume', '2359.737216'),
   unit('US fl oz', 'US fluid ounces', 'volume', '29.5735295625'),
   unit('US tsp', 'US teaspoons', 'volume', '4.92892159375'),
   unit('US tbsp', 'US tablespoons', 'volume', '14.78676478125'),
@@ -53,6 +60,7 @@ export const UNITS: readonly UnitOfMeasure[] = [
   unit('in', 'inches', 'length', '0.0254'),
   unit('ft', 'feet', 'length', '0.3048'),
   unit('yd', 'yards', 'length', '0.9144'),
+  unit('mi', 'miles', 'length', '1609.344'),
   unit('mm²', 'square millimetres', 'area', '0.000001'),
   unit('cm²', 'square centimetres', 'area', '0.0001'),
   unit('m²', 'square metres', 'area', '1'),

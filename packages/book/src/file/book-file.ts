@@ -1,11 +1,18 @@
-import { bookRows, withoutVersion, type BookRows, type RowsByKind, type StoredRow } from '../change/index.js';
-import { ruleProblems } from '../change/rules.js';
-import { isKind, KIND_NAMES, type Kind } from '../kinds.js';
+import {
+  bookRows,
+  type BookRows,
+  type RowsByKind,
+  type StoredRow,
+  withoutVersion,
+  type Write,
+} from '../change/index.js';
+import { ruleProblems } from '../change/rules/index.js';
+import { isKind, type Kind, KIND_NAMES } from '../kinds.js';
 import { problem, type Problem } from '../problem/index.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 1;
+export const BOOK_FILE_VERSION = 2;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -15,7 +22,10 @@ export interface BookFile {
 }
 
 /** Step n turns a file of format n into one of format n + 1. */
-const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {};
+const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
+  // Format 2 knows waste on top and time per good unit: what format 1 says means the same.
+  1: (file) => ({ ...file, version: 2 }),
+};
 
 /** Writes the rows of a book as a book file. */
 export function writeBookFile(rows: Pick<BookRows, 'all'>): BookFile {
@@ -25,24 +35,39 @@ export function writeBookFile(rows: Pick<BookRows, 'all'>): BookFile {
   return { format: 'nuvar-book', version: BOOK_FILE_VERSION, rows: Object.fromEntries(byKind) };
 }
 
+/** A book file that was read, or what stands against it. */
+export type ReadBookFile =
+  | {
+      readonly ok: true;
+      readonly rows: BookRows;
+      /** The format in which it was written: rules that came later are not held against its rows. */
+      readonly format: number;
+    }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+const refused = (...problems: readonly Problem[]): ReadBookFile => ({ ok: false, problems });
+
+/** More are not told: who has mended so many reads the file again. */
+const MOST_PROBLEMS = 50;
+
 /**
- * Reads a book file. Every row is held against its class and every rule against the whole; the first 50 problems are
- * reported, and then nothing of the file is taken.
+ * Reads a book file. Every row is held against its class and every rule of its format against the whole; the first 50
+ * problems are told, and then nothing of the file is taken.
  */
-export function readBookFile(input: unknown): BookRows | Problem[] {
-  const refuse = (detail: string) => [problem('not-a-book-file', { values: { detail } })];
+export function readBookFile(input: unknown): ReadBookFile {
+  const refuse = (detail: string) => refused(problem('not-a-book-file', { values: { detail } }));
   if (typeof input !== 'object' || input === null) return refuse('it holds no object');
   const given = input as Partial<BookFile>;
-  if (given.format !== 'nuvar-book' || !Number.isInteger(given.version))
+  if (given.format !== 'nuvar-book' || !Number.isInteger(given.version) || (given.version as number) < 1)
     return refuse('it does not say format "nuvar-book" and a version');
-  if ((given.version as number) > BOOK_FILE_VERSION)
-    return [problem('newer-book-file', { values: { version: String(given.version) } })];
+  const format = given.version as number;
+  if (format > BOOK_FILE_VERSION) return refused(problem('newer-book-file', { values: { version: String(format) } }));
   const file = upgrade(given as BookFile);
   if (typeof file.rows !== 'object' || file.rows === null) return refuse('it holds no rows');
   const strange = Object.keys(file.rows).find((kind) => !isKind(kind) || !Array.isArray(file.rows[kind]));
   if (strange !== undefined) return refuse(`"${strange.slice(0, 60)}" is not a list of rows of a known kind`);
   if (file.rows.settings?.length !== 1) return refuse('it needs exactly one row of settings');
-  return checkedRows(file);
+  return checkedRows(file, format);
 }
 
 function upgrade(file: BookFile): BookFile {
@@ -50,27 +75,24 @@ function upgrade(file: BookFile): BookFile {
   return step === undefined ? file : upgrade(step(file));
 }
 
-function checkedRows(file: BookFile): BookRows | Problem[] {
+function checkedRows(file: BookFile, format: number): ReadBookFile {
   const problems: Problem[] = [];
   const complete: Partial<Record<Kind, StoredRow[]>> = {};
   for (const kind of KIND_NAMES) {
     const seen = new Set<string>();
     complete[kind] = (file.rows[kind] ?? []).map((given) => {
       const row = { ...completeRow(kind, given), version: 1 } as StoredRow;
-      if (problems.length < 50) problems.push(...validateRow(kind, withoutVersion(row)));
+      if (problems.length < MOST_PROBLEMS) problems.push(...validateRow(kind, withoutVersion(row)));
       if (seen.has(row.id)) problems.push(problem('row-exists', { kind, rowId: row.id, values: { kind } }));
       seen.add(row.id);
       return row;
     });
   }
-  if (problems.length > 0) return problems;
+  if (problems.length > 0) return refused(...problems);
   const rows = bookRows(complete as unknown as RowsByKind);
-  for (const kind of KIND_NAMES) {
-    if (kind === 'settings') continue;
-    for (const row of rows.all(kind)) {
-      if (problems.length < 50)
-        problems.push(...ruleProblems(rows, { kind, id: row.id, before: null, after: row as StoredRow }));
-    }
-  }
-  return problems.length > 0 ? problems : rows;
+  const writes = KIND_NAMES.filter((kind) => kind !== 'settings').flatMap((kind) =>
+    rows.all(kind).map((row): Write => ({ kind, id: row.id, before: null, after: row as StoredRow })),
+  );
+  const broken = ruleProblems(rows, writes, format);
+  return broken.length > 0 ? refused(...broken.slice(0, MOST_PROBLEMS)) : { ok: true, rows, format };
 }

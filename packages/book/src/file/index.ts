@@ -1,1 +1,1 @@
-export { BOOK_FILE_VERSION, readBookFile, writeBookFile, type BookFile } from './book-file.js';
+export { BOOK_FILE_VERSION, readBookFile, writeBookFile, type BookFile, type ReadBookFile } from './book-file.js';

@@ -26,6 +26,8 @@ export const PROBLEMS = {
     'There is a fixed way from {unit} to {equalUnit} already: no conversion of its own is needed.',
   ],
   'component-loop': [422, 'A product cannot contain itself: {loop}.'],
+  'too-many-levels': [422, 'Products can stand in one another to at most {most} levels; this would be more.'],
+  'all-of-the-input-lost': [422, 'Waste of the input must be less than 100 %: something has to be left of it.'],
   'yield-over-100': [422, 'The yield of pieces cannot be over 100 %: more good pieces than were started.'],
   'price-exists': [422, 'This product has a price in this channel already.'],
   'settings-stay': [422, 'The settings of a book can be changed, but neither added nor removed.'],

@@ -3,6 +3,10 @@ import { Choice, DecimalText, Reference, Row, Text, UnitCode, WholeNumber } from
 export const BILL_LINE_BASES = ['batch', 'started unit', 'good unit'] as const;
 export type BillLineBasis = (typeof BILL_LINE_BASES)[number];
 
+/** Waste is a share of the input that is lost, or comes on top of the net quantity. */
+export const LOSS_BASES = ['of the input', 'on top'] as const;
+export type LossBasis = (typeof LOSS_BASES)[number];
+
 /** One line of a product's bill of materials: so much of a material, or of another product. */
 export class BillLine extends Row {
   @Reference('product', { label: 'Product', goesWithTarget: true })
@@ -31,7 +35,10 @@ export class BillLine extends Row {
   @Choice(BILL_LINE_BASES, { label: 'Per' })
   basis: BillLineBasis = 'started unit';
 
-  /** Share of the input that is lost. */
-  @DecimalText({ label: 'Loss', from: '0', below: '100' })
+  /** What is wasted on the way in: less than 100 % where it is a share of the input. */
+  @DecimalText({ label: 'Loss', from: '0', to: '1000' })
   lossPercent = '0';
+
+  @Choice(LOSS_BASES, { label: 'Loss is' })
+  lossBasis: LossBasis = 'of the input';
 }

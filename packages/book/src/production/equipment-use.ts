@@ -1,6 +1,11 @@
 import { Choice, DecimalText, Reference, Row, WholeNumber } from '../fields/index.js';
 
-export const EQUIPMENT_USE_BASES = ['minutes per batch', 'minutes per unit', 'space per unit'] as const;
+export const EQUIPMENT_USE_BASES = [
+  'minutes per batch',
+  'minutes per unit',
+  'minutes per good unit',
+  'space per unit',
+] as const;
 export type EquipmentUseBasis = (typeof EQUIPMENT_USE_BASES)[number];
 
 /** One use of equipment by a product: time on a machine, or space in a run that it shares with others. */
@@ -20,7 +25,7 @@ export class EquipmentUse extends Row {
   @Choice(EQUIPMENT_USE_BASES, { label: 'Stated as' })
   basis: EquipmentUseBasis = 'minutes per batch';
 
-  /** Minutes per batch or per started unit, or the space that one started unit takes, as the basis says. */
+  /** Minutes per batch, per started unit or per good unit, or the space that one started unit takes, as the basis says. */
   @DecimalText({ label: 'Amount', from: '0', to: '1000000', nullable: true })
   amount: string | null = null;
 }

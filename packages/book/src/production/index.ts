@@ -1,4 +1,4 @@
-export { BillLine, BILL_LINE_BASES, type BillLineBasis } from './bill-line.js';
+export { BillLine, BILL_LINE_BASES, LOSS_BASES, type BillLineBasis, type LossBasis } from './bill-line.js';
 export { Equipment } from './equipment.js';
 export { EMPTY_SPACE_RULES, EquipmentRun, type EmptySpaceRule } from './equipment-run.js';
 export { EQUIPMENT_USE_BASES, EquipmentUse, type EquipmentUseBasis } from './equipment-use.js';

@@ -1,6 +1,11 @@
 import { Choice, DecimalText, Name, Reference, Row, WholeNumber } from '../fields/index.js';
 
-export const LABOUR_TIME_BASES = ['minutes per batch', 'minutes per unit', 'units per hour'] as const;
+export const LABOUR_TIME_BASES = [
+  'minutes per batch',
+  'minutes per unit',
+  'minutes per good unit',
+  'units per hour',
+] as const;
 export type LabourTimeBasis = (typeof LABOUR_TIME_BASES)[number];
 
 /** One step of the work on a product. */
@@ -20,7 +25,7 @@ export class LabourStep extends Row {
   @Choice(LABOUR_TIME_BASES, { label: 'Stated as' })
   timeBasis: LabourTimeBasis = 'minutes per unit';
 
-  /** Minutes per batch, minutes per started unit, or started units per hour, as the basis says. */
+  /** Minutes per batch, per started unit or per good unit, or started units per hour, as the basis says. */
   @DecimalText({ label: 'Time', from: '0', to: '1000000', nullable: true })
   time: string | null = null;
 

@@ -14,7 +14,7 @@ export class TypedCost extends Row {
   @DecimalText({ label: 'Amount per unit', from: '0', to: '1000000000', nullable: true })
   amount: string | null = null;
 
-  /** For labour: the paid hours in one unit, by which the running costs are shared out. */
+  /** For labour: the productive hours in one unit, by which the running costs are shared out. */
   @DecimalText({ label: 'Hours per unit', from: '0', to: '100000', nullable: true })
   hours: string | null = null;
 }

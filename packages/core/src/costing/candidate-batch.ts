@@ -1,17 +1,9 @@
-import { difference, type Figure, gap, ofMissingRow, percentOf, quotient, sum } from '../figure/index.js';
+import { difference, type Figure, ofMissingRow, percentOf, quotient, sum } from '../figure/index.js';
 import { overhead, shareOfRunningCosts } from '../overhead/index.js';
-import {
-  batch,
-  equipmentUseCost,
-  labourHours,
-  labourStepCost,
-  lineCosts,
-  lineTotal,
-  otherCost,
-  productCost,
-} from '../production/index.js';
+import { batch, costItems, itemTotal, labourHours, productCost } from '../production/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { BATCH, type Calculation, HOUR, money, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { BATCH, type Calculation, HOUR, money, WHOLE_BOOK } from '../sheet/index.js';
+import { costingGap } from './gaps.js';
 
 /** What one unit would cost in batches of another size. */
 export interface CandidateBatch {
@@ -31,8 +23,8 @@ export interface BatchParts {
 }
 
 /**
- * Splits the cost and the hours of a product into what each batch takes whatever its size (set-up, lines, work and machine
- * time stated per batch) and the rest, which is the same for each good unit: cost per unit - cost per batch / good units.
+ * Splits the cost and the hours of a product into what each batch takes whatever its size (all takings that are stated per
+ * batch: set-up, lines, work, machine time, scrap that is recovered) and the rest, which is the same for each good unit: cost per unit - cost per batch / good units.
  */
 export const batchParts: Calculation<BatchParts> = {
   name: 'batchParts',
@@ -46,7 +38,9 @@ export const batchParts: Calculation<BatchParts> = {
     const row = sheet.row('product', productId);
     const named = (name: string) => ({ name, subject: row?.name ?? '' });
     const { good } = sheet.read(batch, productId);
-    const { costs, hours } = whateverItsSize(sheet, productId);
+    const ofAnyBatch = sheet.read(costItems, productId).filter(({ taking }) => taking.basis === 'batch');
+    const costs = ofAnyBatch.map((item) => itemTotal(sheet, item));
+    const hours = ofAnyBatch.flatMap(({ taking }) => taking.hours ?? []);
     const costPerBatch = sum(named('Cost of any batch'), money(sheet).per(BATCH), costs);
     const hoursPerBatch = sum(named('Hours of any batch'), HOUR.per(BATCH), hours);
     const rest = (name: string, all: Figure, ofBatch: Figure) =>
@@ -59,29 +53,6 @@ export const batchParts: Calculation<BatchParts> = {
     };
   },
 };
-
-function whateverItsSize(sheet: Sheet, productId: string): { costs: Figure[]; hours: Figure[] } {
-  if (sheet.row('product', productId)?.costing === 'typed totals') return { costs: [], hours: [] };
-  const steps = sheet.idsOf('labourStep', 'productId', productId).map((id) => sheet.read(labourStepCost, id));
-  return {
-    costs: [
-      ...sheet
-        .read(lineCosts, productId)
-        .filter(({ quantity }) => quantity.line.basis === 'batch')
-        .map((cost) => lineTotal(sheet, cost)),
-      ...steps.flatMap(({ fixedCost }) => fixedCost ?? []),
-      ...sheet
-        .rowsOf('otherCost', 'productId', productId)
-        .filter(({ basis }) => basis === 'batch')
-        .map(({ id }) => sheet.read(otherCost, id).perBatch),
-      ...sheet
-        .rowsOf('equipmentUse', 'productId', productId)
-        .filter(({ basis }) => basis === 'minutes per batch')
-        .map(({ id }) => sheet.read(equipmentUseCost, id).perBatch),
-    ],
-    hours: steps.flatMap(({ fixedHours }) => fixedHours ?? []),
-  };
-}
 
 /**
  * Unit cost in batches of another size N: cost of any unit + cost of any batch / (N x yield %); the hours likewise, and
@@ -106,7 +77,7 @@ export const candidateBatch: Calculation<CandidateBatch> = {
     const size = sheet.input('candidateBatch', row, 'batchSize', {
       ...named('Units started per batch'),
       unit: unit(owner.outputUnit).per(BATCH),
-      whenEmpty: (place) => gap('no-batch-size', place),
+      whenEmpty: (place) => costingGap('no-batch-size', place),
     });
     const yielded = sheet.input('product', owner, 'yieldPercent', { ...named('Yield'), unit: PERCENT });
     const good = percentOf(named('Good units per batch'), yielded, size);
@@ -117,7 +88,12 @@ export const candidateBatch: Calculation<CandidateBatch> = {
       parts.hoursPerUnit,
       quotient(named('Batch hours per unit'), parts.hoursPerBatch, good),
     ]);
-    const share = shareOfRunningCosts(named('Share of running costs'), sheet.read(overhead, WHOLE_BOOK).rate, hours);
+    const share = shareOfRunningCosts(
+      sheet,
+      named('Share of running costs'),
+      sheet.read(overhead, WHOLE_BOOK).rate,
+      hours,
+    );
     return { size, variableCost, fullCost: sum(named('Full cost'), share.unit, [variableCost, share]), setUpPerUnit };
   },
 };

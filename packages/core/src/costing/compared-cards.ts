@@ -1,11 +1,11 @@
 import { constant, difference, type Figure, product, sum } from '../figure/index.js';
 import { NUMBER, type Unit } from '../quantity/index.js';
-import type { CostItem } from './cost-items.js';
+import type { UnitItem } from './unit-items.js';
 
-type Side = Pick<CostItem, 'quantity' | 'price'>;
+type Side = Pick<UnitItem, 'quantity' | 'price'>;
 
 /** One line of two cards beside each other. A side is null where the line does not stand on that card. */
-export interface ComparedLine extends Pick<CostItem, 'source' | 'element' | 'label'> {
+export interface ComparedLine extends Pick<UnitItem, 'source' | 'element' | 'label'> {
   readonly before: Side | null;
   readonly now: Side | null;
   readonly quantityEffect: Figure;
@@ -46,8 +46,8 @@ export interface ComparisonNames {
 export function comparedCards(
   names: ComparisonNames,
   perUnit: Unit,
-  before: readonly CostItem[],
-  now: readonly CostItem[],
+  before: readonly UnitItem[],
+  now: readonly UnitItem[],
 ): CardComparison {
   const lines = comparedLines(before, now);
   const total = (name: string, parts: readonly Figure[]) => sum({ name, subject: names.subject }, perUnit, parts);
@@ -73,7 +73,7 @@ export function comparedCards(
   };
 }
 
-function comparedLines(before: readonly CostItem[], now: readonly CostItem[]): ComparedLine[] {
+function comparedLines(before: readonly UnitItem[], now: readonly UnitItem[]): ComparedLine[] {
   const left = new Map(now.map((item) => [item.source, item]));
   const lines = before.map((item): ComparedLine => {
     const same = left.get(item.source);
@@ -86,7 +86,7 @@ function comparedLines(before: readonly CostItem[], now: readonly CostItem[]): C
   return [...lines, ...[...left.values()].map((item) => comparedLine(item, null, item))];
 }
 
-function comparedLine(of: CostItem, before: Side | null, now: Side | null): ComparedLine {
+function comparedLine(of: UnitItem, before: Side | null, now: Side | null): ComparedLine {
   const { source, element, label } = of;
   const named = (name: string) => ({ name, subject: label });
   const none = (what: 'quantity' | 'price') => constant('None', '0', of[what].unit, 'definition');

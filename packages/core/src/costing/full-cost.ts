@@ -16,12 +16,12 @@ export const fullCost: Calculation<FullCost> = {
     overhead: 'The share of the running costs that one unit carries (absorbed overhead).',
     fullCost: 'What one good unit costs with its share of the running costs (full cost).',
   },
-  work(sheet, productId, before) {
+  work(sheet, productId) {
     const { variableCost } = sheet.read(productCost, productId);
     const { subject } = variableCost;
     const called = { name: 'Share of running costs', subject };
     const { rate } = sheet.read(overhead, WHOLE_BOOK);
-    const share = shareOfRunningCosts(called, rate, sheet.read(labourHours, productId).perUnit, before?.overhead);
+    const share = shareOfRunningCosts(sheet, called, rate, sheet.read(labourHours, productId).perUnit);
     return {
       overhead: share,
       fullCost: sum({ name: 'Full cost', subject }, variableCost.unit, [variableCost, share]),

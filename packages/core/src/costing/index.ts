@@ -7,13 +7,14 @@ import { overheadOnCard } from './overhead-on-card.js';
 import { productComparison } from './product-comparison.js';
 import { frozenComparison } from './saved-card-comparison.js';
 
+export { COSTING_GAPS } from './gaps.js';
 export { batchParts, candidateBatch } from './candidate-batch.js';
 export { cardSubtotals } from './card-subtotals.js';
 export { countedIn, type CardComparison, type ComparedLine } from './compared-cards.js';
-export { costItems, type CostItem } from './cost-items.js';
 export { fullCost, overheadPerMonth, type FullCost } from './full-cost.js';
 export { lossCost } from './loss-cost.js';
 export { overheadOnCard } from './overhead-on-card.js';
+export { unitItems, type UnitItem } from './unit-items.js';
 export { productComparison } from './product-comparison.js';
 export { frozenComparison } from './saved-card-comparison.js';
 

@@ -1,6 +1,6 @@
 import { difference, type Figure, percentOf, quotient, sum } from '../figure/index.js';
-import { batch, type LineCost, lineCosts, lineTotal, otherCost } from '../production/index.js';
-import { PERCENT, unit } from '../quantity/index.js';
+import { batch, type CostItem, costItems, costRowOf, itemTotal } from '../production/index.js';
+import { unit } from '../quantity/index.js';
 import { BATCH, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { cardSubtotals } from './card-subtotals.js';
 
@@ -12,35 +12,32 @@ export interface LossCost {
 }
 
 /**
- * Cost of losses = unit cost - the same unit cost at no loss and full yield; first what is lost of the lines' inputs, then
- * what does not come out good. Loss of a line = its cost x loss %, since the loss is a share of the input. Loss by yield =
- * the batch's cost without line losses and without what is only spent on good units, / good units - the same / units
- * started. What was lost inside components stands on their own cards. Below zero where more comes out than was started.
+ * Cost of losses = unit cost - the same unit cost at no waste and full yield; first waste is set to none at the actual
+ * yield, then yield to full. Waste of a taking = its cost x the share of it that is wasted. Loss by yield = the batch's
+ * cost without waste and without what is only spent on good units, / good units - the same / units started. What was lost
+ * inside components stands on their own cards. Below zero where more comes out than was started.
  */
 export const lossCost: Calculation<LossCost> = {
   name: 'lossCost',
   meanings: {
-    lineLoss: 'What is lost of the materials and components on the way in costs each good unit.',
+    lineLoss: 'What is wasted of the materials and components on the way in costs each good unit.',
     yieldLoss: 'What the units that do not come out good cost each good one.',
     total: 'What all losses together cost each good unit.',
   },
   work(sheet, productId) {
     const row = sheet.row('product', productId);
-    const subject = row?.name ?? '';
+    const { good, outputUnit, productName: subject } = sheet.read(batch, productId);
     const named = (name: string) => ({ name, subject });
-    const perBatch = money(sheet).per(BATCH);
-    const perUnit = money(sheet).per(unit(row?.outputUnit ?? 'each'));
-    const { good } = sheet.read(batch, productId);
-    const isTyped = row?.costing === 'typed totals';
-    const lines = isTyped ? [] : sheet.read(lineCosts, productId);
-    const losses = lines.flatMap((line) => lostOf(sheet, line) ?? []);
-    const lost = sum(named('Lost of the lines per batch'), perBatch, losses);
+    const perUnit = money(sheet).per(unit(outputUnit));
+    const items = sheet.read(costItems, productId);
+    const wasted = items.flatMap((item) => wastedOf(sheet, item) ?? []);
+    const waste = sum(named('Wasted per batch'), money(sheet).per(BATCH), wasted);
     const lineLoss =
-      losses.length === 0 ? sum(named('Line losses'), perUnit, []) : quotient(named('Line losses'), lost, good);
+      wasted.length === 0 ? sum(named('Cost of waste'), perUnit, []) : quotient(named('Cost of waste'), waste, good);
     const yieldLoss =
-      isTyped || row?.yieldPercent === '100'
+      row?.costing === 'typed totals' || row?.yieldPercent === '100'
         ? sum(named('Loss by yield'), perUnit, [])
-        : lossByYield(sheet, productId, subject, lost, lines);
+        : lossByYield(sheet, productId, subject, waste, items);
     return { lineLoss, yieldLoss, total: sum(named('Cost of losses'), perUnit, [lineLoss, yieldLoss]) };
   },
 };
@@ -49,17 +46,21 @@ function lossByYield(
   sheet: Sheet,
   productId: string,
   subject: string,
-  lost: Figure,
-  lines: readonly LineCost[],
+  waste: Figure,
+  items: readonly CostItem[],
 ): Figure {
   const named = (name: string) => ({ name, subject });
   const { started, good } = sheet.read(batch, productId);
   const kept = difference(
-    named('Batch without line losses'),
+    named('Batch without waste'),
     sheet.read(cardSubtotals, productId).variableCostPerBatch,
-    lost,
+    waste,
   );
-  const onGood = sum(named('Spent on good units only'), kept.unit, spentOnGoodUnits(sheet, productId, lines));
+  const onGood = sum(
+    named('Spent on good units only'),
+    kept.unit,
+    items.filter(({ taking }) => taking.basis === 'good unit').map((item) => withoutWaste(sheet, item)),
+  );
   const base = difference(named('Spent on all units started'), kept, onGood);
   return difference(
     named('Loss by yield'),
@@ -68,27 +69,16 @@ function lossByYield(
   );
 }
 
-/** What is lost of a line's input costs one batch; null where nothing is. */
-function lostOf(sheet: Sheet, cost: LineCost): Figure | null {
-  const { line } = cost.quantity;
-  if (line.lossPercent === '0') return null;
-  const total = lineTotal(sheet, cost);
-  const loss = sheet.input('billLine', line, 'lossPercent', { name: 'Loss', subject: total.subject, unit: PERCENT });
-  return percentOf({ name: 'Lost per batch', subject: total.subject }, loss, total);
+/** What is wasted of an item costs one batch; null where nothing is. */
+function wastedOf(sheet: Sheet, item: CostItem): Figure | null {
+  const waste = costRowOf(item.taking).waste?.(sheet, item.taking) ?? null;
+  if (waste === null) return null;
+  const total = itemTotal(sheet, item);
+  return percentOf({ name: 'Wasted per batch', subject: total.subject }, waste, total);
 }
 
-/** What a batch spends on good units only, with nothing lost of the lines: packaging, mostly. */
-function spentOnGoodUnits(sheet: Sheet, productId: string, lines: readonly LineCost[]): Figure[] {
-  const ofLines = lines
-    .filter(({ quantity }) => quantity.line.basis === 'good unit')
-    .map((line) => {
-      const total = lineTotal(sheet, line);
-      const lost = lostOf(sheet, line);
-      return lost === null ? total : difference({ name: 'Cost without loss', subject: total.subject }, total, lost);
-    });
-  const others = sheet
-    .rowsOf('otherCost', 'productId', productId)
-    .filter((row) => row.basis === 'unit')
-    .map((row) => sheet.read(otherCost, row.id).perBatch);
-  return [...ofLines, ...others];
+function withoutWaste(sheet: Sheet, item: CostItem): Figure {
+  const total = itemTotal(sheet, item);
+  const wasted = wastedOf(sheet, item);
+  return wasted === null ? total : difference({ name: 'Cost without waste', subject: total.subject }, total, wasted);
 }

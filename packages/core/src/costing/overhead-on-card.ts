@@ -36,9 +36,10 @@ export const overheadOnCard: Calculation<OverheadOnCard> = {
     const { good } = sheet.read(batch, productId);
     const called = (name: string) => ({ name, subject: variableCost.subject });
     const perBatch = (figure: Figure) => product(called(`${figure.name} per batch`), figure, good);
-    const productionOverhead = shareOfRunningCosts(called('Production overhead'), rates.productionRate, hours);
+    const productionOverhead = shareOfRunningCosts(sheet, called('Production overhead'), rates.productionRate, hours);
     const productionCost = sum(called('Production cost'), variableCost.unit, [variableCost, productionOverhead]);
     const nonProductionOverhead = shareOfRunningCosts(
+      sheet,
       called('Non-production overhead'),
       rates.nonProductionRate,
       hours,

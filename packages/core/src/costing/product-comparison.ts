@@ -1,8 +1,9 @@
-import { gap, missing } from '../figure/index.js';
+import { figureGap, missing } from '../figure/index.js';
 import { unit, unitWord } from '../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../sheet/index.js';
 import { type CardComparison, comparedCards } from './compared-cards.js';
-import { costItems } from './cost-items.js';
+import { costingGap } from './gaps.js';
+import { unitItems } from './unit-items.js';
 
 /**
  * One product against another, line by line: why the one costs more. The id is "product@other"; the other is what it is
@@ -28,7 +29,7 @@ export const productComparison: Calculation<CardComparison> = {
     const output = mine?.outputUnit ?? 'each';
     if (mine === undefined || other === undefined || other.outputUnit !== output)
       return incomparable(sheet, names.subject, output, other);
-    return comparedCards(names, money(sheet).per(unit(output)), costItems(sheet, otherId), costItems(sheet, productId));
+    return comparedCards(names, money(sheet).per(unit(output)), unitItems(sheet, otherId), unitItems(sheet, productId));
   },
 };
 
@@ -40,8 +41,8 @@ function incomparable(
 ): CardComparison {
   const reason =
     other === undefined
-      ? gap('row-missing', null, { subject: 'the comparison' })
-      : gap('other-output-unit', null, {
+      ? figureGap('row-missing', null, { subject: 'the comparison' })
+      : costingGap('other-output-unit', null, {
           subject,
           unit: unitWord(output),
           other: other.name,

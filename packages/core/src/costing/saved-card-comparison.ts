@@ -1,9 +1,10 @@
 import type { RowOf } from '@nuvar/book';
-import { gap, missing } from '../figure/index.js';
+import { missing } from '../figure/index.js';
 import { NUMBER, type Unit, unit } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { type CardComparison, comparedCards } from './compared-cards.js';
-import { type CostItem, costItems } from './cost-items.js';
+import { costingGap } from './gaps.js';
+import { type UnitItem, unitItems } from './unit-items.js';
 
 /** A frozen cost card against the card of today, line by line. */
 export const frozenComparison: Calculation<CardComparison> = {
@@ -24,12 +25,12 @@ export const frozenComparison: Calculation<CardComparison> = {
       { before: 'Full cost then', now: 'Full cost now', subject: owner?.name ?? 'this product' },
       money(sheet).per(output),
       then.map((row) => frozenItem(sheet, row, output)),
-      card === undefined ? [] : costItems(sheet, card.productId),
+      card === undefined ? [] : unitItems(sheet, card.productId),
     );
   },
 };
 
-function frozenItem(sheet: Sheet, row: RowOf<'frozenLine'>, output: Unit): CostItem {
+function frozenItem(sheet: Sheet, row: RowOf<'frozenLine'>, output: Unit): UnitItem {
   const { source, element, label } = row;
   const counted = row.unit === '' ? NUMBER : unit(row.unit);
   const name = (what: string) => ({ name: `${what} then`, subject: label });
@@ -42,6 +43,6 @@ function frozenItem(sheet: Sheet, row: RowOf<'frozenLine'>, output: Unit): CostI
     const price = sheet.input('frozenLine', row, 'price', { ...name('Price'), unit: priceUnit });
     return { source, element, label, quantity, price };
   }
-  const reason = gap('frozen-in-other-currency', null, { subject: label, currency: row.currency });
+  const reason = costingGap('frozen-in-other-currency', null, { subject: label, currency: row.currency });
   return { source, element, label, quantity, price: missing({ ...name('Price'), unit: priceUnit }, reason) };
 }

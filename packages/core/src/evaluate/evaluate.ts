@@ -6,7 +6,7 @@ import { PLANNING_CALCULATIONS } from '../planning/index.js';
 import { PRODUCTION_CALCULATIONS } from '../production/index.js';
 import { PURCHASING_CALCULATIONS } from '../purchasing/index.js';
 import { SELLING_CALCULATIONS } from '../selling/index.js';
-import { beginEvaluation, type Calculation, type Evaluation, type Override } from '../sheet/index.js';
+import { beginEvaluation, type BookEvaluation, type Calculation } from '../sheet/index.js';
 
 /** Every calculation whose figures can be asked for by key. */
 export const CALCULATIONS: readonly Calculation<unknown>[] = [
@@ -19,13 +19,11 @@ export const CALCULATIONS: readonly Calculation<unknown>[] = [
 ];
 
 /**
- * The one way out of core: the figures of a book as of a day, with overrides laid over it. Figures are worked out when
- * they are asked for; `apply` lets the evaluation follow changes of the book and recomputes only what they can reach.
+ * The one way out of core: the figures of a book as of a day. Figures are worked out when they are asked for; `apply` lets
+ * the evaluation follow changes of the book and recomputes only what they can reach; `fork` lays overrides over it.
  * Throws `not-a-day` where `asOf` is no day of the calendar.
  */
-export function evaluate(book: Partial<RowsByKind>, asOf: string, overrides: readonly Override[] = []): Evaluation {
+export function evaluate(book: Partial<RowsByKind>, asOf: string): BookEvaluation {
   requireDay(asOf);
-  const evaluation = beginEvaluation(book, asOf, CALCULATIONS);
-  if (overrides.length > 0) evaluation.override(overrides);
-  return evaluation;
+  return beginEvaluation(book, asOf, CALCULATIONS);
 }

@@ -1,1 +1,2 @@
 export { CALCULATIONS, evaluate } from './evaluate.js';
+export { GAPS } from './gaps.js';

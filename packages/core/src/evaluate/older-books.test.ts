@@ -1,5 +1,5 @@
+import { readBookFile, rowsByKind } from '@nuvar/book';
 import { readFileSync } from 'node:fs';
-import { readBookFile, rowsByKind, type BookRows } from '@nuvar/book';
 import { describe, expect, it } from 'vitest';
 import { DAY } from '../testing/evaluated.js';
 import { evaluate } from './index.js';
@@ -14,15 +14,30 @@ type Told = string | readonly string[];
 const digits = (text: string) => (/^-?\d/.test(text) ? Number(text).toPrecision(14) : text);
 const told = (each: Told): Told => (typeof each === 'string' ? digits(each) : each.map(digits));
 
+const CAKE = '0192f000-0000-7000-8000-00000000001c';
+const SIZE_OF_CAKE = '0192f000-0000-7000-8000-000000000035';
+
 /**
  * What was wrong when the figures were written down, by the key of the figure: each with what it says now.
  */
-const MENDED: Readonly<Record<string, Told>> = {};
+const MENDED: Readonly<Record<string, Told>> = {
+  // Scrap is recovered per batch: 1.80 of water less 0.4 kg of crumbs at 1.20, over 24 x 95 % good cakes.
+  [`batchParts/${CAKE}/costPerBatch`]: '1.32',
+  [`batchParts/${CAKE}/costPerUnit`]: '7.3361199437799',
+  [`candidateBatch/${SIZE_OF_CAKE}/setUpPerUnit`]: '0.057894736842105',
+  [`candidateBatch/${SIZE_OF_CAKE}/variableCost`]: '7.3940146806220',
+  [`candidateBatch/${SIZE_OF_CAKE}/fullCost`]: '8.0722296324827',
+};
+
+/** Typed totals have no keys of their own any more: they are told by the product and its labour hours. */
+const GONE = /^typedCosts\//;
 
 describe('a book file of format 1', () => {
-  const rows = readBookFile(fixture('book-of-format-1')) as BookRows;
-  const figures = fixture('figures-of-format-1') as Record<string, Told>;
-  const evaluation = evaluate(rowsByKind(rows), DAY);
+  const read = readBookFile(fixture('book-of-format-1'));
+  const figures = Object.fromEntries(
+    Object.entries(fixture('figures-of-format-1') as Record<string, Told>).filter(([key]) => !GONE.test(key)),
+  );
+  const evaluation = evaluate(read.ok ? rowsByKind(read.rows) : {}, DAY);
 
   it('opens, and its figures are those of the day on which it was written', () => {
     const now = Object.fromEntries(
@@ -36,6 +51,7 @@ describe('a book file of format 1', () => {
     const then = Object.fromEntries(
       Object.entries({ ...figures, ...MENDED }).map(([key, each]): [string, Told] => [key, told(each)]),
     );
+    expect(read).toMatchObject({ ok: true, format: 1 });
     expect(now).toEqual(then);
   });
 });

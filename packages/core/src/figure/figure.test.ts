@@ -4,7 +4,7 @@ import { NUMBER, PERCENT, unit } from '../quantity/index.js';
 import { amount, DAY, evaluated, workshop } from '../testing/evaluated.js';
 import type { Figure } from './figure.js';
 import { folded } from './folded.js';
-import { gap } from './gap.js';
+import { figureGap } from './gaps.js';
 import { constant, missing } from './leaves.js';
 import { difference, percentOf, product, quotient, shareOf, sum, wholeOf } from './operations.js';
 import { runningSum } from './running-sum.js';
@@ -13,7 +13,7 @@ import { slopes } from './slopes.js';
 
 const EUR = unit('EUR');
 const euros = (amount: string) => constant('money', amount, EUR, 'example');
-const unknown = missing({ name: 'unknown', unit: EUR }, gap('no-price', null, { subject: 'salt' }));
+const unknown = missing({ name: 'unknown', unit: EUR }, figureGap('row-missing', null, { subject: 'salt' }));
 
 describe('figures', () => {
   it('of different units cannot be added or compared: that is a fault of the program', () => {
@@ -30,7 +30,7 @@ describe('figures', () => {
   it('let gaps travel up: a sum is partial and says so, nothing else is worked out of something partial', () => {
     const half = sum('cost', EUR, [euros('3'), unknown]);
     expect(half.amount?.toFixed()).toBe('3');
-    expect(half.gaps.map((each) => each.code)).toEqual(['no-price']);
+    expect(half.gaps.map((each) => each.code)).toEqual(['row-missing']);
     expect(product('twice', half, constant('two', '2', NUMBER, 'example')).amount?.toFixed()).toBe('6');
     expect(percentOf('part', constant('ten', '10', PERCENT, 'example'), half).amount?.toFixed()).toBe('0.3');
     for (const of of [
@@ -75,12 +75,12 @@ describe('slopes', () => {
     for (const { input, slope } of found) {
       const { kind, id, field } = input.place ?? { kind: 'settings', id: '', field: '' };
       if (input.unit.text.startsWith('month')) continue;
-      const step = '0.000001';
-      evaluation.override([{ kind, id, field, value: input.amount?.plus(step).toFixed() ?? null }]);
-      const moved = evaluation.figure(key)?.amount?.minus(profit.amount).div(step);
+      // A percentage that is at its most can only be lowered.
+      const step = input.unit === PERCENT && input.amount?.eq(100) ? '-0.000001' : '0.000001';
+      const fork = evaluation.fork([{ kind, id, field, how: 'add', by: step }]);
+      const moved = fork.figure(key)?.amount?.minus(profit.amount).div(step);
       expect(Number(moved?.minus(slope).toFixed()), `${input.name} of ${input.subject}`).toBeCloseTo(0, 4);
     }
-    evaluation.override([]);
     expect(amount(evaluation, key)).toBe(profit.amount.toDecimalPlaces(20).toFixed());
     expect(evaluation.asOf).toBe(DAY);
   });

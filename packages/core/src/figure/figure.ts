@@ -16,7 +16,8 @@ export type Operation =
   | 'share of'
   | 'round'
   | 'largest'
-  | 'choice';
+  | 'choice'
+  | 'overridden';
 
 /** A calculation worked out for an id, under which figures are published. */
 export interface PublishedOf {
@@ -41,7 +42,7 @@ export interface Figure {
   readonly parts: readonly Figure[];
   /** The field of a row that an input shows, and where a gap is settled. */
   readonly place: Place | null;
-  /** Source of a constant, reason of a choice, manner of a rounding; the baseline value of an overridden input. */
+  /** Source of a constant, reason of a choice, manner of a rounding. */
   readonly note: string;
   /** What it is published as a result of; null for a figure inside another's working. */
   readonly publishedOf: PublishedOf | null;

@@ -1,7 +1,16 @@
 export { figureKey, isFigure, isPartial, isWhole, type Figure, type Operation, type PublishedOf } from './figure.js';
 export { folded } from './folded.js';
-export { gap, GAPS, gapSentence, isStated, type Gap, type GapCode, type Place } from './gap.js';
-export { constant, emptyInput, input, missing, ofMissingRow } from './leaves.js';
+export {
+  defineGaps,
+  gapMaker,
+  gapSentence,
+  type Gap,
+  type GapDefinition,
+  type GapDefinitions,
+  type Place,
+} from './gap.js';
+export { FIGURE_GAPS, figureGap } from './gaps.js';
+export { constant, emptyInput, input, missing, ofMissingRow, overridden } from './leaves.js';
 export {
   choice,
   difference,
@@ -16,6 +25,7 @@ export {
   wholeOf,
   type Called,
 } from './operations.js';
+export { formulaOf, type FormulaToken } from './operation-table.js';
 export { sameValue } from './same-value.js';
 export { runningSum } from './running-sum.js';
 export { slopes, type Slope } from './slopes.js';

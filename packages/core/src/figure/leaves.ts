@@ -1,7 +1,8 @@
 import { type Decimal, decimal } from '../number/index.js';
 import type { Unit } from '../quantity/index.js';
 import type { Figure } from './figure.js';
-import { type Gap, gap, NO_GAPS, type Place } from './gap.js';
+import { type Gap, NO_GAPS, type Place } from './gap.js';
+import { figureGap } from './gaps.js';
 
 const NO_PARTS: readonly Figure[] = [];
 
@@ -11,27 +12,48 @@ interface Leaf {
   readonly unit: Unit;
 }
 
-/** A field of a row. `note` says the value of the book where a what-if or a trial has put another in its place. */
-export function input(leaf: Leaf, place: Place, value: string | number, note = ''): Figure {
-  return inputOf(leaf, place, decimal(value), NO_GAPS, note);
+/** A field of a row. */
+export function input(leaf: Leaf, place: Place, value: string | number): Figure {
+  return atPlace('input', leaf, place, decimal(value), NO_GAPS, NO_PARTS);
 }
 
 /** A field of a row that is empty: it has no amount, and `reason` says what would fill it. */
-export function emptyInput(leaf: Leaf, place: Place, reason: Gap, note = ''): Figure {
-  return inputOf(leaf, place, null, [reason], note);
+export function emptyInput(leaf: Leaf, place: Place, reason: Gap): Figure {
+  return atPlace('input', leaf, place, null, [reason], NO_PARTS);
 }
 
-function inputOf(leaf: Leaf, place: Place, amount: Decimal | null, gaps: readonly Gap[], note: string): Figure {
+/**
+ * A field of a row with another value in place of the one of the book, in a what-if or a trial. Its parts are the value
+ * of the book and what was set, added or multiplied by; null with the reason where there is no such value.
+ */
+export function overridden(
+  leaf: Leaf,
+  place: Place,
+  value: string | number | null,
+  gaps: readonly Gap[],
+  parts: readonly Figure[],
+): Figure {
+  return atPlace('overridden', leaf, place, value === null ? null : decimal(value), gaps, parts);
+}
+
+function atPlace(
+  operation: 'input' | 'overridden',
+  leaf: Leaf,
+  place: Place,
+  amount: Decimal | null,
+  gaps: readonly Gap[],
+  parts: readonly Figure[],
+): Figure {
   return {
-    operation: 'input',
+    operation,
     name: leaf.name,
     subject: leaf.subject ?? '',
     unit: leaf.unit,
     amount,
     gaps,
-    parts: NO_PARTS,
+    parts,
     place,
-    note,
+    note: '',
     publishedOf: null,
     member: '',
   };
@@ -74,10 +96,13 @@ export function missing(leaf: Leaf, reason: Gap, parts: readonly Figure[] = NO_P
 
 /** A figure of a row that is gone, or that points to one that is; `subject` says in words what was to be worked out of it. */
 export function ofMissingRow(leaf: Leaf, subject: string): Figure {
-  return missing(leaf, gap('row-missing', null, { subject }));
+  return missing(leaf, figureGap('row-missing', null, { subject }));
 }
 
 /** The gap of a division by nothing, where no better sentence fits. */
 export function dividedByNothing(name: string, divisor: Figure): Gap {
-  return gap('divided-by-nothing', divisor.place, { name: name.toLowerCase(), divisor: divisor.name.toLowerCase() });
+  return figureGap('divided-by-nothing', divisor.place, {
+    name: name.toLowerCase(),
+    divisor: divisor.name.toLowerCase(),
+  });
 }

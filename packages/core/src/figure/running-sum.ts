@@ -29,6 +29,11 @@ function totalOf(parts: readonly Figure[]): DecimalValue | null {
   return amounts.every((amount) => amount !== null) && !haveMixedSigns(amounts) ? ExactDecimal.sum(...amounts) : null;
 }
 
+type WholeFigure = Figure & { readonly amount: DecimalValue };
+
+/** True for a part that can take the place of another in the total: whole, and of the same sign. */
+const isAddable = (part: Figure, sign: number): part is WholeFigure => isWhole(part) && part.amount.s === sign;
+
 class RunningSum implements Figure {
   readonly operation = 'sum';
   readonly name;
@@ -63,10 +68,9 @@ class RunningSum implements Figure {
       const [before, now] = [this.parts[place] as Figure, parts[place] as Figure];
       if (before === now) continue;
       moved += 1;
-      if (moved * 2 > parts.length || before.amount === null || !isWhole(now) || now.amount.s !== this.amount.s)
-        return null;
+      if (moved * 2 > parts.length || !isAddable(now, this.amount.s)) return null;
       requireUnit(called, unit, now);
-      total = total.minus(before.amount).plus(now.amount);
+      total = total.minus((before as WholeFigure).amount).plus(now.amount);
     }
     const isStill = moved === 0 && called.name === this.name && called.subject === this.subject;
     return isStill ? this : new RunningSum(called, unit, parts, NO_GAPS, total);

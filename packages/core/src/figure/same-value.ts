@@ -7,15 +7,21 @@ import { type Figure, isFigure } from './figure.js';
  */
 export function sameValue(one: unknown, other: unknown): boolean {
   if (one === other) return true;
-  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false;
-  if (Decimal.isDecimal(one)) return Decimal.isDecimal(other) && sameAmount(one, other as Decimal);
-  if (Array.isArray(one))
-    return (
-      Array.isArray(other) && one.length === other.length && one.every((each, index) => sameValue(each, other[index]))
-    );
+  if (!isObject(one) || !isObject(other)) return false;
+  if (Decimal.isDecimal(one)) return Decimal.isDecimal(other) && sameAmount(one, other as unknown as Decimal);
+  if (Array.isArray(one)) return Array.isArray(other) && sameElements(one, other);
   if (one instanceof Map || other instanceof Map) return false;
   if (isFigure(one)) return isFigure(other) && sameFigure(one, other);
-  return sameFields(one as Record<string, unknown>, other as Record<string, unknown>);
+  return sameFields(one, other);
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
+
+function sameElements(one: readonly unknown[], other: readonly unknown[]): boolean {
+  if (one.length !== other.length) return false;
+  for (let index = 0; index < one.length; index += 1)
+    if (one[index] !== other[index] && !sameValue(one[index], other[index])) return false;
+  return true;
 }
 
 /** By sign, exponent and digits, without the copy that comparing makes: most of those that differ do so in the first digits. */

@@ -28,12 +28,15 @@ export function readNumber(text: string, decimalSign: DecimalSign): ReadNumber |
   const match = /^\p{Sc}?\s*(-?[\d.,' ]*\d(?:\s*[/x*×]\s*[\d.,' ]*\d)?)\s*(%|\p{Sc}|[\p{L}][\p{L}²³. ]*)?$/u.exec(tidy);
   if (!match) return null;
   const value = readExpression(match[1] ?? '', decimalSign);
-  if (value === null) return null;
-  const suffix = (match[2] ?? '').trim();
-  const known = suffix !== '' && suffix !== '%' && !/\p{Sc}/u.test(suffix);
-  const unit = known ? (unitOfMeasure(suffix)?.code ?? UNIT_WORDS[suffix.toLowerCase()] ?? null) : null;
-  if (known && unit === null && !/^[A-Z]{3}$/.test(suffix)) return null;
-  return { value, unit, percent: suffix === '%' };
+  const unit = readSuffix((match[2] ?? '').trim());
+  return value === null || unit === undefined ? null : { value, ...unit };
+}
+
+/** What stands behind a number: nothing, a percent sign, a currency, or a unit; undefined where it is none of these. */
+function readSuffix(suffix: string): Pick<ReadNumber, 'unit' | 'percent'> | undefined {
+  if (suffix === '' || suffix === '%' || /\p{Sc}/u.test(suffix)) return { unit: null, percent: suffix === '%' };
+  const unit = unitOfMeasure(suffix)?.code ?? UNIT_WORDS[suffix.toLowerCase()] ?? null;
+  return unit === null && !/^[A-Z]{3}$/.test(suffix) ? undefined : { unit, percent: false };
 }
 
 const UNIT_WORDS: Record<string, string> = {
@@ -64,6 +67,16 @@ const UNIT_WORDS: Record<string, string> = {
   m2: 'm²',
   cm2: 'cm²',
   m3: 'm³',
+  in2: 'in²',
+  ft2: 'ft²',
+  yd2: 'yd²',
+  in3: 'in³',
+  ft3: 'ft³',
+  yd3: 'yd³',
+  mile: 'mi',
+  miles: 'mi',
+  grains: 'grain',
+  ozt: 'oz t',
   minute: 'min',
   minutes: 'min',
   mins: 'min',
@@ -108,21 +121,36 @@ function readExpression(text: string, sign: DecimalSign): string | null {
 /** One number as decimal text, with the digits after the point that were typed. */
 function readPlain(text: string, sign: DecimalSign): string | null {
   const packed = text.replace(/[ ']/g, '');
-  const signs = packed.replace(/[^.,]/g, '');
-  const last = signs.at(-1) ?? sign;
-  const isGrouping = signs.length > 1 ? /^(.)\1+$/.test(signs) : last !== sign && /^-?\d{1,3}[.,]\d{3}$/.test(packed);
-  const [whole = '', fraction = ''] = isGrouping ? [packed] : cutAt(packed, packed.lastIndexOf(last));
-  const grouped = whole.split(/[.,]/);
-  if (
-    grouped.slice(1).some((group) => group.length !== 3) ||
-    (grouped.length > 1 && (grouped[0] ?? '').replace('-', '').length > 3)
-  )
-    return null;
-  if (!isGrouping && grouped.length > 1 && whole.includes(last)) return null;
-  const digits = grouped.join('');
-  if (!/^-?\d*$/.test(digits) || !/^\d*$/.test(fraction) || !/\d/.test(digits + fraction)) return null;
+  const last = packed.replace(/[^.,]/g, '').at(-1) ?? sign;
+  const isAllGroups = isGroupedThroughout(packed, sign);
+  const [whole = '', fraction = ''] = isAllGroups ? [packed] : cutAt(packed, packed.lastIndexOf(last));
+  const groups = whole.split(/[.,]/);
+  const digits = groups.join('');
+  const isMixed = !isAllGroups && groups.length > 1 && whole.includes(last);
+  if (isMixed || !areGroups(groups) || !areDigits(digits, fraction)) return null;
+
   const value = new Decimal(`${digits.replace(/^-?$/, (minus) => `${minus}0`)}.${fraction || '0'}`);
-  return fraction.length > MOST_DIGITS || value.isZero() ? plain(value) : value.toFixed(fraction.length);
+  return asTyped(value, fraction.length);
+}
+
+/** With so many digits after the point; of zero, and of more digits than are kept, without those that say nothing. */
+const asTyped = (value: DecimalValue, digits: number) =>
+  digits > MOST_DIGITS || value.isZero() ? plain(value) : value.toFixed(digits);
+
+/** True for digits before and after the point, of which there is at least one. */
+const areDigits = (whole: string, fraction: string) =>
+  /^-?\d*$/.test(whole) && /^\d*$/.test(fraction) && /\d/.test(whole + fraction);
+
+/** True where every sign in a number parts thousands, and none decimals: "1.200.000"; "1,200" where the country says so. */
+function isGroupedThroughout(packed: string, sign: DecimalSign): boolean {
+  const signs = packed.replace(/[^.,]/g, '');
+  if (signs.length > 1) return /^(.)\1+$/.test(signs);
+  return (signs.at(-1) ?? sign) !== sign && /^-?\d{1,3}[.,]\d{3}$/.test(packed);
+}
+
+/** True where digits are parted as thousands are: three in each group but the first, which has at most three. */
+function areGroups([first = '', ...others]: readonly string[]): boolean {
+  return others.every((group) => group.length === 3) && (others.length === 0 || first.replace('-', '').length <= 3);
 }
 
 const cutAt = (text: string, index: number): [string, string] =>

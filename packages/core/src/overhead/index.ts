@@ -3,6 +3,7 @@ import { openDays } from './open-days.js';
 import { overhead } from './overhead.js';
 import { runningCost } from './running-cost.js';
 
+export { OVERHEAD_GAPS } from './gaps.js';
 export { openDays } from './open-days.js';
 export { overhead, type Overhead, shareOfRunningCosts } from './overhead.js';
 export { runningCost } from './running-cost.js';

@@ -5,17 +5,15 @@ import {
   constant,
   difference,
   type Figure,
-  gap,
   isWhole,
   product,
   quotient,
-  stillMadeOf,
   sum,
 } from '../figure/index.js';
 import { compared } from '../number/index.js';
-import { labourHours } from '../production/index.js';
-import { unit } from '../quantity/index.js';
+import { labourHours, plannedUnits } from '../production/index.js';
 import { type Calculation, HOUR, money, MONTH, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { overheadGap } from './gaps.js';
 import { openDays } from './open-days.js';
 import { runningCost } from './running-cost.js';
 
@@ -69,7 +67,7 @@ export const overhead: Calculation<Overhead> = {
     const plannedHours = sum('Planned labour hours per month', HOUR.per(MONTH), plannedHoursByProduct(sheet));
     const basis = absorptionBasis(sheet, plannedHours);
     const rate = absorptionRate(sheet, 'Running costs per labour hour', total, basis);
-    const sharedOut = shareOfRunningCosts({ name: 'Shared out per month', subject: '' }, rate, plannedHours);
+    const sharedOut = shareOfRunningCosts(sheet, { name: 'Shared out per month', subject: '' }, rate, plannedHours);
     return {
       total,
       perOpenDay: quotient('Running costs per open day', total, sheet.read(openDays, WHOLE_BOOK).perMonth),
@@ -88,14 +86,9 @@ function plannedHoursByProduct(sheet: Sheet): Figure[] {
   return sheet
     .all('product')
     .filter((row) => row.plannedUnitsPerMonth !== null && !row.archived)
-    .map((row) => {
-      const hours = sheet.read(labourHours, row.id).perUnit;
-      const planned = sheet.input('product', row, 'plannedUnitsPerMonth', {
-        name: 'Planned units',
-        subject: row.name,
-        unit: unit(row.outputUnit).per(MONTH),
-      });
-      return product({ name: 'Planned hours', subject: row.name }, hours, planned);
+    .map(({ id, name }) => {
+      const hours = sheet.read(labourHours, id).perUnit;
+      return product({ name: 'Planned hours', subject: name }, hours, plannedUnits(sheet, id));
     });
 }
 
@@ -106,7 +99,7 @@ function absorptionRate(sheet: Sheet, name: string, total: Figure, basis: Figure
     return choice(name, nothing, 'there are no running costs to share out');
   }
   const place = { kind: 'settings', id: sheet.settings().id, field: 'normalLabourHoursPerMonth' } as const;
-  return quotient(name, total, basis, gap('no-labour-hours', place));
+  return quotient(name, total, basis, overheadGap('no-labour-hours', place));
 }
 
 /**
@@ -129,11 +122,10 @@ function absorptionBasis(sheet: Sheet, plannedHours: Figure): Figure {
 
 /**
  * What some hours carry of the running costs: rate x hours. Where there is nothing to share out it is nothing, whether
- * or not the hours are known. `before` is what it was last time.
+ * or not the hours are known.
  */
-export function shareOfRunningCosts(called: CalledOf, rate: Figure, hours: Figure, before?: Figure): Figure {
-  if (!isWhole(rate) || !rate.amount.isZero())
-    return stillMadeOf(before, called, [rate, hours]) ?? product(called, rate, hours);
+export function shareOfRunningCosts(sheet: Sheet, called: CalledOf, rate: Figure, hours: Figure): Figure {
+  if (!isWhole(rate) || !rate.amount.isZero()) return sheet.product(called, rate, hours);
   const nothing = constant('Nothing to share out', '0', rate.unit.times(hours.unit), 'no running costs');
   return choice(called, nothing, 'there are no running costs to share out');
 }

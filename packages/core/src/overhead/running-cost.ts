@@ -1,18 +1,9 @@
 import type { RowOf } from '@nuvar/book';
 import { addMonths } from '../calendar/index.js';
-import {
-  choice,
-  constant,
-  type Figure,
-  type Gap,
-  gap,
-  missing,
-  ofMissingRow,
-  product,
-  quotient,
-} from '../figure/index.js';
+import { choice, constant, type Figure, type Gap, missing, ofMissingRow, product, quotient } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, DAY, money, MONTH, type Sheet, WEEK, WHOLE_BOOK, YEAR } from '../sheet/index.js';
+import { overheadGap } from './gaps.js';
 import { MONTHS_A_YEAR, openDays, WEEKS_A_YEAR } from './open-days.js';
 
 const QUARTER = unit('quarter');
@@ -45,7 +36,7 @@ export const runningCost: Calculation<{ perMonth: Figure; perOpenDay: Figure }> 
 function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
   const called = { name: 'Per month', subject: row.name };
   const whenEmpty = () =>
-    gap('no-running-amount', { kind: 'runningCost', id: row.id, field: 'amount' }, { subject: row.name });
+    overheadGap('no-running-amount', { kind: 'runningCost', id: row.id, field: 'amount' }, { subject: row.name });
   const every = (period: typeof MONTH) =>
     sheet.input('runningCost', row, 'amount', {
       name: 'Amount',
@@ -73,9 +64,9 @@ function spread(sheet: Sheet, row: RowOf<'runningCost'>, whenEmpty: () => Gap): 
   const called = { name: 'Per month', subject: row.name };
   const leaf = { ...called, unit: money(sheet).per(MONTH) };
   const place = { kind: 'runningCost', id: row.id, field: 'months' } as const;
-  if (row.months === null) return missing(leaf, gap('no-months', place, { subject: row.name }));
+  if (row.months === null) return missing(leaf, overheadGap('no-months', place, { subject: row.name }));
   if (row.startsOn === null)
-    return missing(leaf, gap('no-start', { ...place, field: 'startsOn' }, { subject: row.name }));
+    return missing(leaf, overheadGap('no-start', { ...place, field: 'startsOn' }, { subject: row.name }));
   const end = addMonths(row.startsOn, row.months);
   if (sheet.asOf < row.startsOn || sheet.asOf >= end) {
     return choice(

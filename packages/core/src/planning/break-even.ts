@@ -1,21 +1,12 @@
 import { overheadPerMonth } from '../costing/index.js';
-import {
-  choice,
-  type Figure,
-  type Gap,
-  gap,
-  missing,
-  ofMissingRow,
-  product,
-  quotient,
-  rounded,
-} from '../figure/index.js';
+import { choice, type Figure, type Gap, missing, ofMissingRow, product, quotient, rounded } from '../figure/index.js';
 import { minorDigits, minorUnit } from '../money/index.js';
 import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
 import { unit } from '../quantity/index.js';
 import { contributionOf, netProceedsAt, saleTerms, unitCostOf } from '../selling/index.js';
 import { bookCurrency, type Calculation, money, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { planningGap } from './gaps.js';
 
 /** One sale at a candidate price. */
 export interface CandidateSale {
@@ -55,7 +46,7 @@ export const candidateSale: Calculation<CandidateSale> = {
       name: 'Candidate price',
       subject: owner.name,
       unit: perUnit,
-      whenEmpty: (place) => gap('no-candidate-price', place),
+      whenEmpty: (place) => planningGap('no-candidate-price', place),
     });
     const point = sheet.rowsOf('pricePoint', 'productId', owner.id).find((each) => each.channelId === channel.id);
     const proceeds = netProceedsAt(price, saleTerms(sheet, owner, channel, point), owner.name);
@@ -129,12 +120,12 @@ function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakE
 function statedResult(sheet: Sheet, contribution: Figure, fixedCost: Figure): Gap | null {
   if (contribution.amount === null || contribution.gaps.length > 0 || isPositive(contribution.amount)) return null;
   if (contribution.amount.isZero()) {
-    return gap(
+    return planningGap(
       fixedCost.amount?.isZero() && fixedCost.gaps.length === 0 ? 'breaks-even-at-any-volume' : 'never-breaks-even',
       null,
     );
   }
-  return gap('loses-each-sale', null, { loss: lossInWords(sheet, contribution.amount.neg()) });
+  return planningGap('loses-each-sale', null, { loss: lossInWords(sheet, contribution.amount.neg()) });
 }
 
 /** A loss in the currency's digits; in two digits of its own where it is smaller than the smallest coin. */

@@ -1,6 +1,7 @@
-import { difference, type Figure, gap, missing, quotient, shareOf, sum } from '../figure/index.js';
+import { difference, type Figure, missing, quotient, shareOf, sum } from '../figure/index.js';
 import { openDays, overhead } from '../overhead/index.js';
-import { salesPerMonth } from '../selling/index.js';
+import { plannedSales } from '../production/index.js';
+import { salesPerMonth, sellingGap } from '../selling/index.js';
 import { type Calculation, money, MONTH, WHOLE_BOOK } from '../sheet/index.js';
 
 /** How much of the running costs the planned sales cover at today's prices. */
@@ -12,8 +13,8 @@ export interface Coverage {
 }
 
 /**
- * The contribution that the planned units of all products with a price bring at today's prices, against the running
- * costs. Products without a price are left out; the loose ends name them.
+ * The contribution that the planned units of all products with a price bring at today's prices, each counted once, against
+ * the running costs. Products without a price are left out; the loose ends name them.
  */
 export const coverage: Calculation<Coverage> = {
   name: 'coverage',
@@ -24,10 +25,12 @@ export const coverage: Calculation<Coverage> = {
     covered: 'How much of the running costs the planned sales pay, in percent.',
   },
   work(sheet) {
-    const points = sheet.all('pricePoint').filter((point) => point.price !== null);
+    const points = sheet
+      .all('pricePoint')
+      .filter(({ id, productId, price }) => price !== null && plannedSales(sheet, productId).pricePointId === id);
     const { total } = sheet.read(overhead, WHOLE_BOOK);
     const perMonth = money(sheet).per(MONTH);
-    const none = gap('no-selling-price', null, { subject: 'any product' });
+    const none = sellingGap('no-selling-price', null, { subject: 'any product' });
     const contributionPerMonth =
       points.length === 0
         ? missing({ name: 'Contribution per month', unit: perMonth }, none)

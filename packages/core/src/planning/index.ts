@@ -2,6 +2,7 @@ import type { Calculation } from '../sheet/index.js';
 import { breakEvenOfBook, breakEvenOfShare, candidateSale } from './break-even.js';
 import { coverage } from './coverage.js';
 
+export { PLANNING_GAPS } from './gaps.js';
 export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
 export { coverage } from './coverage.js';
 

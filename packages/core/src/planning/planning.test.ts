@@ -87,3 +87,23 @@ describe('break-even', () => {
     expect(units?.gaps[0]?.values.loss).toBe('0.0023 EUR');
   });
 });
+
+describe('the month at planned units', () => {
+  it('counts them once, however many channels have a price', () => {
+    let [first, second] = ['', ''];
+    const rows = rowsOf((book) => {
+      book.add('settings', { name: 'Example', pricesIncludeTax: false });
+      const productId = book.add('product', { name: 'Thing', plannedUnitsPerMonth: '100' });
+      book.add('otherCost', { productId, name: 'Bought in', amount: '10' });
+      const [shop, market] = [book.add('channel', { name: 'Shop' }), book.add('channel', { name: 'Market' })];
+      first = book.add('pricePoint', { productId, channelId: shop, price: '20' });
+      second = book.add('pricePoint', { productId, channelId: market, price: '18' });
+    });
+    const evaluation = evaluated(rows);
+    // 100 x (20 - 10), and not 100 x (18 - 10) beside it.
+    expect(amount(evaluation, 'coverage/book/contributionPerMonth')).toBe('1000');
+    expect(amount(evaluation, `salesPerMonth/${first}/contributionPerMonth`)).toBe('1000');
+    expect(amount(evaluation, `salesPerMonth/${second}/contributionPerMonth`)).toBe('planned-elsewhere');
+    expect(amount(evaluation, `pricePoint/${second}/contribution`)).toBe('8');
+  });
+});

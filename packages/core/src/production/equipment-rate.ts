@@ -1,17 +1,8 @@
 import type { RowOf } from '@nuvar/book';
-import {
-  difference,
-  type Figure,
-  gap,
-  missing,
-  ofMissingRow,
-  percentOf,
-  product,
-  quotient,
-  sum,
-} from '../figure/index.js';
+import { difference, type Figure, missing, ofMissingRow, percentOf, product, quotient, sum } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
+import { productionGap } from './gaps.js';
 
 const KILOWATT_HOUR = unit('kWh');
 
@@ -46,7 +37,11 @@ export const equipmentRate: Calculation<EquipmentRate> = {
     }
     const [energyPerHour, wearPerHour, upkeepPerHour] = [energy(sheet, row), wear(sheet, row), upkeep(sheet, row)];
     const parts = [energyPerHour, wearPerHour, upkeepPerHour].filter((part) => part !== null);
-    const nothing = gap('no-equipment-cost', { kind: 'equipment', id, field: 'powerKilowatts' }, { subject: row.name });
+    const nothing = productionGap(
+      'no-equipment-cost',
+      { kind: 'equipment', id, field: 'powerKilowatts' },
+      { subject: row.name },
+    );
     const perHour = parts.length === 0 ? missing(leaf, nothing) : sum(leaf, leaf.unit, parts);
     return { perHour, energyPerHour, wearPerHour, upkeepPerHour };
   },
@@ -65,7 +60,7 @@ function energy(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
   const tariff = sheet.input('settings', settings, 'electricityPerKilowattHour', {
     name: 'Electricity tariff',
     unit: money(sheet).per(KILOWATT_HOUR),
-    whenEmpty: (place) => gap('no-tariff', place, { subject }),
+    whenEmpty: (place) => productionGap('no-tariff', place, { subject }),
   });
   const drawn = percentOf({ name: 'Energy per hour', subject }, load, power);
   return product({ name: 'Cost of energy per hour', subject }, drawn, tariff);
@@ -79,7 +74,7 @@ function wear(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
     name: 'Price when bought',
     subject,
     unit: money(sheet),
-    whenEmpty: (place) => gap('no-purchase-price', place, { subject }),
+    whenEmpty: (place) => productionGap('no-purchase-price', place, { subject }),
   });
   const residual = sheet.input('equipment', row, 'residualValue', {
     name: 'Worth at the end',
@@ -90,14 +85,14 @@ function wear(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
     name: 'Life',
     subject,
     unit: HOUR,
-    whenEmpty: (place) => gap('no-life', place, { subject }),
+    whenEmpty: (place) => productionGap('no-life', place, { subject }),
   });
   const called = { name: 'Wear per hour', subject };
   const lost = difference({ name: 'Lost over its life', subject }, price, residual);
   if (lost.amount?.isNegative()) {
     const place = { kind: 'equipment', id: row.id, field: 'residualValue' } as const;
     const leaf = { ...called, unit: money(sheet).per(HOUR) };
-    return missing(leaf, gap('residual-above-price', place, { subject }), [lost, life]);
+    return missing(leaf, productionGap('residual-above-price', place, { subject }), [lost, life]);
   }
   return quotient(called, lost, life);
 }

@@ -1,8 +1,9 @@
 import type { RowOf } from '@nuvar/book';
-import { choice, difference, type Figure, gap, missing, percentOf, product, quotient } from '../figure/index.js';
+import { choice, difference, type Figure, figureGap, missing, percentOf, product, quotient } from '../figure/index.js';
 import { PERCENT } from '../quantity/index.js';
 import { type Calculation, HOUR, money, PLACE, RUN, type Sheet } from '../sheet/index.js';
 import { equipmentRate } from './equipment-rate.js';
+import { productionGap } from './gaps.js';
 
 /** A run of a machine that several products share. */
 export interface RunCost {
@@ -30,8 +31,8 @@ export const runCost: Calculation<RunCost> = {
     if (row === undefined || row.equipmentId === null) {
       const reason =
         row === undefined
-          ? gap('row-missing', null, { subject: 'a product' })
-          : gap('no-machine', { kind: 'equipmentRun', id, field: 'equipmentId' }, { subject });
+          ? figureGap('row-missing', null, { subject: 'a product' })
+          : productionGap('no-machine', { kind: 'equipmentRun', id, field: 'equipmentId' }, { subject });
       const none = (name: string, unit: typeof PLACE) => missing({ ...named(name), unit }, reason);
       const perRun = money(sheet).per(RUN);
       return {
@@ -41,7 +42,7 @@ export const runCost: Calculation<RunCost> = {
       };
     }
     const ask = (field: 'hoursPerRun' | 'space') => () =>
-      gap('no-run-size', { kind: 'equipmentRun', id, field }, { subject });
+      productionGap('no-run-size', { kind: 'equipmentRun', id, field }, { subject });
     const hours = sheet.input('equipmentRun', row, 'hoursPerRun', {
       ...named('Hours per run'),
       unit: HOUR.per(RUN),

@@ -1,6 +1,7 @@
-import { constant, type Figure, gap, ofMissingRow, percentOf, sum, wholeOf } from '../figure/index.js';
+import { constant, type Figure, ofMissingRow, percentOf, sum, wholeOf } from '../figure/index.js';
 import { PERCENT } from '../quantity/index.js';
 import { type Calculation, HOUR, money } from '../sheet/index.js';
+import { productionGap } from './gaps.js';
 
 /**
  * What an hour of making costs at a labour grade: wage x (100 % + on-costs) / productive share of paid time.
@@ -23,7 +24,7 @@ export const labourRate: Calculation<{ perHour: Figure; perPaidHour: Figure }> =
       name: 'Wage',
       subject,
       unit: perHour,
-      whenEmpty: (place) => gap('no-wage', place, { subject }),
+      whenEmpty: (place) => productionGap('no-wage', place, { subject }),
     });
     const onCosts = sheet.input('labourGrade', grade, 'onCostPercent', { name: 'On-costs', subject, unit: PERCENT });
     const productive = sheet.input('labourGrade', grade, 'productivePercent', {

@@ -1,10 +1,9 @@
 import { type Figure, product, quotient, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { BATCH, type Calculation, money } from '../sheet/index.js';
+import { BATCH, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { batch } from './batch.js';
-import { isInLoop } from './component-loops.js';
-import { labourStepCost } from './labour-step-cost.js';
-import { componentQuantities } from './line-quantity.js';
+import { costItems } from './product-cost.js';
+import type { CostItem } from './taking.js';
 
 /**
  * What the owner's own time in one good unit costs, that inside components included: a part of labour, shown beside it so
@@ -14,23 +13,20 @@ export const ownersLabour: Calculation<{ perUnit: Figure }> = {
   name: 'ownersLabour',
   meanings: { perUnit: "What the owner's own time in one good unit costs. It is a part of labour." },
   work(sheet, productId) {
-    const row = sheet.row('product', productId);
-    const called = { name: "Owner's own time", subject: row?.name ?? '' };
-    const perUnit = money(sheet).per(unit(row?.outputUnit ?? 'each'));
-    if (row === undefined || row.costing === 'typed totals' || isInLoop(sheet, productId))
-      return { perUnit: sum(called, perUnit, []) };
-    const own = sheet
-      .rowsOf('labourStep', 'productId', productId)
-      .filter((step) => step.gradeId !== null && sheet.row('labourGrade', step.gradeId)?.ownersTime)
-      .map((step) => sheet.read(labourStepCost, step.id).cost);
-    const inside = sheet.read(componentQuantities, productId).flatMap(({ line, item, perBatch }) => {
-      const cost = sheet.read(ownersLabour, line.componentId ?? '').perUnit;
-      if (item === null || perBatch === null || cost.parts.length === 0) return [];
-      return [product({ name: "Owner's time inside", subject: item.name }, perBatch, cost)];
-    });
-    const parts = [...own, ...inside];
-    if (parts.length === 0) return { perUnit: sum(called, perUnit, []) };
+    const { good, outputUnit, productName } = sheet.read(batch, productId);
+    const called = { name: "Owner's own time", subject: productName };
+    const parts = sheet.read(costItems, productId).flatMap((item) => ownersPart(sheet, item) ?? []);
+    if (parts.length === 0) return { perUnit: sum(called, money(sheet).per(unit(outputUnit)), []) };
     const total = sum({ ...called, name: "Owner's own time per batch" }, money(sheet).per(BATCH), parts);
-    return { perUnit: quotient(called, total, sheet.read(batch, productId).good) };
+    return { perUnit: quotient(called, total, good) };
   },
 };
+
+/** What of an item is the owner's own time; null where none is. */
+function ownersPart(sheet: Sheet, { taking: { of, quantity }, labour }: CostItem): Figure | null {
+  if (of?.kind === 'labourGrade') return sheet.row('labourGrade', of.id)?.ownersTime ? labour : null;
+  if (of?.kind !== 'product') return null;
+  const inside = sheet.read(ownersLabour, of.id).perUnit;
+  if (inside.parts.length === 0) return null;
+  return product({ name: "Owner's time inside", subject: of.name }, quantity, inside);
+}

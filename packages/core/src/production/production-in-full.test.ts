@@ -82,7 +82,7 @@ function pottery(fields: Partial<Record<Kind, Fields>> = {}) {
 }
 
 const at = (evaluation: Evaluation, key: string, overrides: readonly Override[] = []) =>
-  evaluation.trying(overrides, () => evaluation.figure(key)?.amount ?? decimal('NaN'));
+  evaluation.fork(overrides).figure(key)?.amount ?? decimal('NaN');
 
 describe('equipment', () => {
   it('costs energy, wear and upkeep an hour, each where it is filled in', () => {
@@ -179,9 +179,16 @@ describe('losses', () => {
           kind: 'product',
           id: ids.pot as string,
           field,
+          how: 'set',
           value,
         });
-        const lost = (value: string): Override => ({ kind: 'billLine', id: line, field: 'lossPercent', value });
+        const lost = (value: string): Override => ({
+          kind: 'billLine',
+          id: line,
+          field: 'lossPercent',
+          how: 'set',
+          value,
+        });
         const key = `product/${ids.pot}/variableCost`;
         const withLoss = [lost(String(loss))];
         const [cost, noLoss, neither] = [
@@ -206,7 +213,13 @@ describe('a batch size', () => {
         const { ids, rows } = pottery({ settings: { name: 'Pottery', normalLabourHoursPerMonth: '160' } });
         const candidate = { id: ids.run, productId: ids.pot, position: 0, batchSize: String(size), version: 1 };
         const evaluation = evaluate({ ...rowsByKind(rows), candidateBatch: [candidate as never] }, DAY);
-        const really: Override = { kind: 'product', id: ids.pot as string, field: 'batchSize', value: String(size) };
+        const really: Override = {
+          kind: 'product',
+          id: ids.pot as string,
+          field: 'batchSize',
+          how: 'set',
+          value: String(size),
+        };
         for (const [name, key] of [
           ['variableCost', `product/${ids.pot}/variableCost`],
           ['fullCost', `fullCost/${ids.pot}/fullCost`],
@@ -250,10 +263,10 @@ describe('a frozen card', () => {
     const { ids, rows, later } = frozen();
     const line = rows.all('billLine')[0];
     const overrides: Override[] = [
-      { kind: 'supplierPrice', id: rows.all('supplierPrice')[0]?.id ?? '', field: 'price', value: '2.50' },
-      { kind: 'billLine', id: line?.id ?? '', field: 'quantity', value: '1.08' },
+      { kind: 'supplierPrice', id: rows.all('supplierPrice')[0]?.id ?? '', field: 'price', how: 'set', value: '2.50' },
+      { kind: 'billLine', id: line?.id ?? '', field: 'quantity', how: 'set', value: '1.08' },
     ];
-    const view = later.trying(overrides, () => VIEWS.frozen(later, ids.run as string));
+    const view = VIEWS.frozen(later.fork(overrides), ids.run as string);
     const clay = view.lines.find(({ label }) => label === 'Clay');
     // Then 1.25 kg a good pot at 2.00, now 1.5 kg at 2.50: 0.25 x 2.00 = 0.50 and 1.5 x 0.50 = 0.75.
     expect([Number(clay?.quantityEffect.amount), Number(clay?.priceEffect.amount)]).toEqual([0.5, 0.75]);
@@ -421,6 +434,7 @@ describe('recipes inside recipes', () => {
           kind: 'supplierPrice',
           id: price?.id ?? '',
           field: 'price',
+          how: 'set',
           value: String(cents / 100),
         };
         const key = `product/${ids.pot}/variableCost`;
@@ -473,7 +487,7 @@ describe('what a material costs', () => {
     const evaluation = evaluated(rows);
     // (30 x 1 + 10 x 2) / 40.
     expect(amount(evaluation, `materialPrice/${id}/perBaseUnit`)).toBe('1.25');
-    const standard: Override = { kind: 'material', id, field: 'planningBasis', value: 'standard' };
+    const standard: Override = { kind: 'material', id, field: 'planningBasis', how: 'set', value: 'standard' };
     expect(at(evaluation, `materialPrice/${id}/perBaseUnit`, [standard]).toFixed()).toBe('1.1');
   });
 });

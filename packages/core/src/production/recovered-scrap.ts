@@ -1,30 +1,45 @@
-import { type Figure, gap, ofMissingRow, product } from '../figure/index.js';
+import type { RowOf } from '@nuvar/book';
+import { difference, type Figure, product, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { BATCH, type Calculation, money } from '../sheet/index.js';
+import { BATCH, money } from '../sheet/index.js';
+import { productionGap } from './gaps.js';
+import { type CostRow, itemOn } from './taking.js';
 
-/** What is won back from a batch is worth: quantity per batch x worth per unit. It lowers the cost of materials. */
-export const recoveredScrap: Calculation<{ perBatch: Figure }> = {
-  name: 'recoveredScrap',
-  meanings: { perBatch: 'What is won back from one batch is worth.' },
-  work(sheet, id) {
-    const row = sheet.row('recoveredScrap', id);
-    const subject = row?.name ?? '';
-    const leaf = { name: 'Recovered scrap', subject, unit: money(sheet).per(BATCH) };
-    if (row === undefined) return { perBatch: ofMissingRow(leaf, 'a product') };
-    const ask = (field: 'quantity' | 'worth') => () =>
-      gap('no-scrap', { kind: 'recoveredScrap', id, field }, { subject });
-    const quantity = sheet.input('recoveredScrap', row, 'quantity', {
-      name: 'Won back per batch',
-      subject,
-      unit: unit(row.unit).per(BATCH),
-      whenEmpty: ask('quantity'),
-    });
-    const worth = sheet.input('recoveredScrap', row, 'worth', {
+/** What is recovered from a batch is worth quantity x worth per unit: a negative cost of materials. */
+export const recoveredScrap: CostRow = {
+  kind: 'recoveredScrap',
+  takings: (sheet, productId) =>
+    sheet.list(
+      sheet.rowsOf('recoveredScrap', 'productId', productId),
+      null,
+      () => null,
+      (row) => ({
+        kind: 'recoveredScrap',
+        id: row.id,
+        of: null,
+        basis: 'batch',
+        quantity: sheet.input('recoveredScrap', row, 'quantity', {
+          name: 'Recovered per batch',
+          subject: row.name,
+          unit: unit(row.unit).per(BATCH),
+          whenEmpty: (place) => productionGap('no-scrap', place, { subject: row.name }),
+        }),
+        hours: null,
+      }),
+    ),
+  priced: (sheet, { id }) => sheet.row('recoveredScrap', id) ?? null,
+  cost(sheet, taking, priced) {
+    const row = priced as RowOf<'recoveredScrap'>;
+    const subject = row.name;
+    const price: Figure = sheet.input('recoveredScrap', row, 'worth', {
       name: 'Worth per unit',
       subject,
       unit: money(sheet).per(unit(row.unit)),
-      whenEmpty: ask('worth'),
+      whenEmpty: (place) => productionGap('no-scrap', place, { subject }),
     });
-    return { perBatch: product(leaf, quantity, worth) };
+    const worth = product({ name: 'Recovered scrap', subject }, taking.quantity, price);
+    const nothing = sum({ name: 'Nothing', subject }, worth.unit, []);
+    const cost = difference({ name: 'Less recovered scrap', subject }, nothing, worth);
+    return itemOn('materials', taking, price, cost);
   },
 };

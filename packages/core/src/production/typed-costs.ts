@@ -1,52 +1,52 @@
-import { type Figure, gap, missing, sum } from '../figure/index.js';
+import type { RowOf } from '@nuvar/book';
+import { type Figure, product } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { type Calculation, HOUR, money } from '../sheet/index.js';
-import { byElement, type Element, ELEMENT_LABELS } from './elements.js';
+import { HOUR, money } from '../sheet/index.js';
+import { ELEMENT_LABELS } from './elements.js';
+import { productionGap } from './gaps.js';
+import { type CostRow, itemOn } from './taking.js';
 
 /**
- * What one good unit of a quick product costs by element, as typed, and the labour hours in it. Gaps: nothing typed at
- * all; labour that is paid for but whose hours are not said.
+ * What one good unit of a quick product costs, as typed by element, and the labour hours in it. Gaps: no amount typed;
+ * labour that is paid for but whose hours are not said.
  */
-export const typedCosts: Calculation<Readonly<Record<Element | 'hours', Figure>>> = {
-  name: 'typedCosts',
-  meanings: { hours: 'Paid labour hours in one unit, as typed.' },
-  work(sheet, productId) {
-    const row = sheet.row('product', productId);
-    const subject = row?.name ?? 'this product';
-    const output = unit(row?.outputUnit ?? 'each');
-    const perUnit = money(sheet).per(output);
-    const typed = sheet.rowsOf('typedCost', 'productId', productId);
-    const amounts = byElement((element) => {
-      const parts = typed
-        .filter((each) => each.element === element)
-        .map((each) =>
-          sheet.input('typedCost', each, 'amount', {
-            name: `${ELEMENT_LABELS[element]} as typed`,
-            subject,
-            unit: perUnit,
-            whenEmpty: (place) =>
-              gap('no-cost-amount', place, { cost: ELEMENT_LABELS[element].toLowerCase(), subject }),
-          }),
-        );
-      return sum({ name: ELEMENT_LABELS[element], subject }, perUnit, parts);
-    });
-    const hours = typed
-      .filter((each) => each.element === 'labour')
-      .map((each) =>
-        sheet.input('typedCost', each, 'hours', {
+export const typedCosts: CostRow = {
+  kind: 'typedCost',
+  takings(sheet, productId, units) {
+    return sheet.list(
+      sheet.rowsOf('typedCost', 'productId', productId),
+      units,
+      () => null,
+      (row) => {
+        const perUnit = sheet.input('typedCost', row, 'hours', {
           name: 'Hours as typed',
-          subject,
-          unit: HOUR.per(output),
-          whenEmpty: (place) => gap('no-typed-hours', place, { subject }),
-        }),
-      );
-    const place = { kind: 'product', id: productId, field: 'bill' } as const;
-    return {
-      ...amounts,
-      ...(typed.length === 0 && {
-        materials: missing({ name: 'Typed totals', subject, unit: perUnit }, gap('nothing-in-it', place, { subject })),
-      }),
-      hours: sum({ name: 'Labour hours as typed', subject }, HOUR.per(output), hours),
-    };
+          subject: units.productName,
+          unit: HOUR.per(unit(units.outputUnit)),
+          whenEmpty: (place) => productionGap('no-typed-hours', place, { subject: units.productName }),
+        });
+        const called = { name: 'Labour hours as typed', subject: units.productName };
+        return {
+          kind: 'typedCost',
+          id: row.id,
+          of: null,
+          basis: 'good unit',
+          quantity: units.good,
+          hours: row.element === 'labour' ? product(called, perUnit, units.good) : null,
+        };
+      },
+    );
+  },
+  priced: (sheet, { id }) => sheet.row('typedCost', id) ?? null,
+  cost(sheet, taking, priced, { outputUnit, productName: subject }) {
+    const row = priced as RowOf<'typedCost'>;
+    const name = ELEMENT_LABELS[row.element];
+    const price: Figure = sheet.input('typedCost', row, 'amount', {
+      name: `${name} as typed`,
+      subject,
+      unit: money(sheet).per(unit(outputUnit)),
+      whenEmpty: (place) => productionGap('no-cost-amount', place, { cost: name.toLowerCase(), subject }),
+    });
+    const cost = sheet.product({ name: `${name} per batch`, subject }, price, taking.quantity);
+    return itemOn(row.element, taking, price, cost);
   },
 };

@@ -1,7 +1,8 @@
 import type { RowOf } from '@nuvar/book';
-import { constant, type Figure, gap, product, quotient } from '../figure/index.js';
+import { constant, type Figure, product, quotient } from '../figure/index.js';
 import { type Conversion, conversion, ownWay, unit, unitWord, type WayStep } from '../quantity/index.js';
 import type { Sheet } from '../sheet/index.js';
+import { purchasingGap } from './gaps.js';
 
 /** A material or a product, as far as its own conversions are concerned. */
 export interface ConvertedItem {
@@ -68,7 +69,7 @@ function throughStep(
       name: `${row.equalUnit} that they are`,
       subject: item.name,
       unit: unit(row.equalUnit),
-      whenEmpty: (place) => gap('no-conversion-amount', place, said),
+      whenEmpty: (place) => purchasingGap('no-conversion-amount', place, said),
     }),
   ];
   const called = { name: `${quantity.name} in ${leaves}`, subject: quantity.subject };

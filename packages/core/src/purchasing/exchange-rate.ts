@@ -1,7 +1,8 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, gap, missing } from '../figure/index.js';
+import { type Figure, missing } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
+import { purchasingGap } from './gaps.js';
 
 /**
  * What one unit of a foreign currency is worth in the book's currency on a day: the newest rate on or before it. The id
@@ -24,7 +25,10 @@ export const exchangeRate: Calculation<{ rate: Figure }> = {
       };
     const values = { currency, day, bookCurrency: bookCurrency(sheet) };
     return {
-      rate: missing(leaf, gap('no-exchange-rate', { kind: 'exchangeRate', id: 'new', field: 'rate' }, values)),
+      rate: missing(
+        leaf,
+        purchasingGap('no-exchange-rate', { kind: 'exchangeRate', id: 'new', field: 'rate' }, values),
+      ),
     };
   },
 };

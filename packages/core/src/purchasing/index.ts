@@ -4,6 +4,7 @@ import { listedPrice } from './listed-price.js';
 import { materialPrice } from './material-price.js';
 import { priceInUnits } from './price-in-units.js';
 
+export { PURCHASING_GAPS } from './gaps.js';
 export { conversionConflicts } from './conversion-conflicts.js';
 export { converted, convertedFor, ownConversions, type ConvertedItem } from './converted.js';
 export * from './price-list/index.js';

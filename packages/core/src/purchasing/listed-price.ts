@@ -1,9 +1,10 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, type Gap, gap, missing, product, quotient } from '../figure/index.js';
+import { type Figure, figureGap, type Gap, missing, product, quotient } from '../figure/index.js';
 import { NUMBER, unit, unitWord } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { convertedFor } from './converted.js';
 import { exchangeRate } from './exchange-rate.js';
+import { purchasingGap } from './gaps.js';
 
 /** A supplier price brought to one base unit. */
 export interface ListedPrice {
@@ -31,12 +32,14 @@ export const listedPrice: Calculation<ListedPrice> = {
     const subject = material?.name ?? 'this material';
     const leaf = { name: 'Price per base unit', subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
     const none = (reason: Gap) => ({ perBaseUnit: missing(leaf, reason), pack: null, smallestOrder: null });
-    if (price === undefined || material === undefined) return none(gap('row-missing', null, { subject }));
+    if (price === undefined || material === undefined) return none(figureGap('row-missing', null, { subject }));
     const paid = packPrice(sheet, price, subject);
     const pack = packInBaseUnits(sheet, price, material);
     if (pack === null) {
       const values = { subject, from: unitWord(price.packUnit), to: unitWord(material.baseUnit) };
-      return none(gap('no-pack-conversion', { kind: 'material', id: material.id, field: 'conversions' }, values));
+      return none(
+        purchasingGap('no-pack-conversion', { kind: 'material', id: material.id, field: 'conversions' }, values),
+      );
     }
     return {
       perBaseUnit: quotient({ name: leaf.name, subject }, paid, pack),
@@ -52,7 +55,7 @@ function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string)
     name: 'Pack price',
     subject,
     unit: unit(price.currency),
-    whenEmpty: (place) => gap('no-price', place, { subject }),
+    whenEmpty: (place) => purchasingGap('no-price', place, { subject }),
   });
   if (price.currency === bookCurrency(sheet)) return paid;
   const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);

@@ -4,7 +4,6 @@ import {
   choice,
   constant,
   type Figure,
-  gap,
   largest,
   missing,
   ofMissingRow,
@@ -15,6 +14,7 @@ import {
 } from '../figure/index.js';
 import { NUMBER, PERCENT, unit } from '../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../sheet/index.js';
+import { purchasingGap } from './gaps.js';
 import { listedPrice } from './listed-price.js';
 import { inForcePerSupplier, pricesOnTheDay } from './price-in-force.js';
 
@@ -80,7 +80,7 @@ function standardPrice(sheet: Sheet, material: RowOf<'material'>): Figure {
     newest === null
       ? ({ kind: 'standardPrice', id: material.id } as const)
       : ({ kind: 'standardPrice', id: newest.id } as const);
-  const whenEmpty = () => gap('no-standard-price', { ...place, field: 'price' }, { subject: material.name });
+  const whenEmpty = () => purchasingGap('no-standard-price', { ...place, field: 'price' }, { subject: material.name });
   if (newest === null) return missing(leaf, whenEmpty());
   const set = sheet.input('standardPrice', newest, 'price', { ...leaf, whenEmpty });
   return choice({ name: NAME, subject: material.name }, set, `the standard price from ${newest.validFrom}`);
@@ -93,7 +93,7 @@ function byListedPrices(sheet: Sheet, material: RowOf<'material'>, basis: Planni
   if (newest === undefined) {
     const leaf = { ...called, unit: money(sheet).per(unit(material.baseUnit)) };
     const place = { kind: 'material', id: material.id, field: 'price' } as const;
-    return missing(leaf, gap('no-price', place, { subject: material.name }));
+    return missing(leaf, purchasingGap('no-price', place, { subject: material.name }));
   }
   const latest = () =>
     choice(called, sheet.read(listedPrice, newest.id).perBaseUnit, `the newest price, ${fromWhom(sheet, newest)}`);

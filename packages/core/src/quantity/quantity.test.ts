@@ -32,6 +32,17 @@ describe('units of measure', () => {
     ['160', 'imp fl oz', 'imp gal', '1'],
     ['90', 'min', 'h', '1.5'],
     ['2', 'dozen', 'each', '24'],
+    ['1', 'mi', 'm', '1609.344'],
+    ['1760', 'yd', 'mi', '1'],
+    ['1', 'grain', 'mg', '64.79891'],
+    ['7000', 'grain', 'lb', '1'],
+    ['480', 'grain', 'oz t', '1'],
+    ['1', 'oz t', 'g', '31.1034768'],
+    ['1', 'in³', 'ml', '16.387064'],
+    ['1728', 'in³', 'ft³', '1'],
+    ['27', 'ft³', 'yd³', '1'],
+    ['12', 'board ft', 'ft³', '1'],
+    ['231', 'in³', 'US gal', '1'],
   ])('%s %s is %s %s', (amount, from, to, expected) => {
     expect(convert(amount, from, to)?.toFixed()).toBe(expected);
   });

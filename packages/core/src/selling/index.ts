@@ -5,6 +5,7 @@ import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
 import { setPrice } from './set-price.js';
 
+export { SELLING_GAPS, sellingGap } from './gaps.js';
 export { priceLimits } from './price-limits.js';
 export { pricePoint, unitCostOf } from './price-point.js';
 export { priceRatios } from './price-ratios.js';

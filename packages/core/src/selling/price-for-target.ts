@@ -2,7 +2,6 @@ import type { EndingDirection, PriceBasis, PriceEnding } from '@nuvar/book';
 import {
   difference,
   type Figure,
-  gap,
   type Gap,
   isWhole,
   missing,
@@ -15,6 +14,7 @@ import {
 import { hasEnding, minorUnit, priceEnding } from '../money/index.js';
 import { isPositive } from '../number/index.js';
 import { PERCENT } from '../quantity/index.js';
+import { sellingGap } from './gaps.js';
 import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
 
 /**
@@ -48,7 +48,7 @@ export function exactPriceForTarget(
   );
   const price = listPrice(named('Exact price for the target'), toCover, taken, terms, target.place);
   return isWhole(price) && !isPositive(price.amount)
-    ? missing({ ...named(price.name), unit: price.unit }, gap('any-price-reaches-target', target.place), [price])
+    ? missing({ ...named(price.name), unit: price.unit }, sellingGap('any-price-reaches-target', target.place), [price])
     : price;
 }
 
@@ -76,13 +76,13 @@ function listPrice(
     seen: terms.keptAfterDiscount === null,
   };
   const left = difference('What the price leaves for cost', THE_WHOLE, percentTaken);
-  const reason = gap('target-out-of-reach', place, { limit: marginLimit(terms) });
+  const reason = sellingGap('target-out-of-reach', place, { limit: marginLimit(terms) });
   const beforeTax = wholeOf(isLast.beforeTax ? called : { name: 'Price before tax', subject }, toCover, left, reason);
   const seen = terms.taxInside
     ? percentOf(isLast.seen ? called : { name: 'Price with tax', subject }, terms.priceWithTax, beforeTax)
     : beforeTax;
   if (terms.keptAfterDiscount === null) return seen;
-  return wholeOf(called, seen, terms.keptAfterDiscount, gap('discount-leaves-nothing', null));
+  return wholeOf(called, seen, terms.keptAfterDiscount, sellingGap('discount-leaves-nothing', null));
 }
 
 /** The margin that is come near as the price grows and cost weighs less and less: what the fee leaves, in percent. */

@@ -1,6 +1,7 @@
-import { type Figure, gap, missing, percentOf } from '../figure/index.js';
+import { type Figure, missing, percentOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
+import { sellingGap } from './gaps.js';
 import { exactPriceForTarget, floorPrice, suggestedPrice } from './price-for-target.js';
 import { unitCostOf } from './price-point.js';
 import { setPrice, type SetPrice } from './set-price.js';
@@ -76,12 +77,15 @@ function targetPrice(sheet: Sheet, { point, product, terms }: NonNullable<SetPri
   const subject = product.name;
   const perUnit = money(sheet).per(unit(product.outputUnit));
   if (point.basis === 'typed')
-    return missing({ name: 'Suggested price', subject, unit: perUnit }, gap('price-is-typed', null, { subject }));
+    return missing(
+      { name: 'Suggested price', subject, unit: perUnit },
+      sellingGap('price-is-typed', null, { subject }),
+    );
   const target = sheet.input('pricePoint', point, 'target', {
     name: `Wanted ${point.basis}`,
     subject,
     unit: point.basis === 'profit' ? perUnit : PERCENT,
-    whenEmpty: (place) => gap('no-target', place, { subject }),
+    whenEmpty: (place) => sellingGap('no-target', place, { subject }),
   });
   return exactPriceForTarget(point.basis, target, terms, cost, subject);
 }

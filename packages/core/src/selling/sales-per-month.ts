@@ -1,7 +1,8 @@
-import { type Figure, gap, missing, product, quotient, rounded } from '../figure/index.js';
+import { type Figure, missing, product, quotient, rounded } from '../figure/index.js';
 import { ONE } from '../number/index.js';
-import { labourHours, plannedUnits } from '../production/index.js';
+import { labourHours, plannedAt, plannedUnits } from '../production/index.js';
 import type { Calculation } from '../sheet/index.js';
+import { sellingGap } from './gaps.js';
 import { pricePoint, unitCostOf } from './price-point.js';
 import { contributionOf } from './sale.js';
 import { setPrice } from './set-price.js';
@@ -16,7 +17,7 @@ export interface SalesPerMonth {
 }
 
 /**
- * What the planned units bring in a month, and what each labour hour brings. Units that earn the same after a discount =
+ * What the planned units bring in a month where they are counted at this price, and what each labour hour brings. Units that earn the same after a discount =
  * planned units x contribution at full price / contribution after it, rounded up; none where nothing is left of a sale.
  */
 export const salesPerMonth: Calculation<SalesPerMonth> = {
@@ -41,7 +42,7 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
       };
     const { id, name: subject } = sold.product;
     const { contribution, profit } = sheet.read(pricePoint, pricePointId);
-    const planned = plannedUnits(sheet, id);
+    const planned = plannedAt(sheet, sold.point);
     const full =
       sold.point.discountPercent === '0' ? contribution : contributionOf(undiscounted, unitCostOf(sheet, id), subject);
     return {
@@ -53,7 +54,7 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
       contributionPerMonth: product({ name: 'Contribution per month', subject }, contribution, planned),
       profitPerMonth: product({ name: 'Profit per month', subject }, profit, planned),
       undiscountedContribution: full,
-      unitsToEarnTheSame: unitsToEarnTheSame(planned, full, contribution, subject),
+      unitsToEarnTheSame: unitsToEarnTheSame(plannedUnits(sheet, id), full, contribution, subject),
     };
   },
 };
@@ -61,7 +62,7 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
 function unitsToEarnTheSame(planned: Figure, before: Figure, after: Figure, subject: string): Figure {
   const called = { name: 'Units that earn the same', subject };
   if (after.amount !== null && after.amount.lte(0))
-    return missing({ ...called, unit: planned.unit }, gap('discount-eats-all', null), [after]);
+    return missing({ ...called, unit: planned.unit }, sellingGap('discount-eats-all', null), [after]);
   const needed = quotient(
     { name: 'Units needed', subject },
     product({ name: 'Earned without the discount', subject }, planned, before),

@@ -1,7 +1,8 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, gap, ofMissingRow, percentOf } from '../figure/index.js';
+import { type Figure, ofMissingRow, percentOf } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../sheet/index.js';
+import { sellingGap } from './gaps.js';
 import { type SaleTerms, saleTerms } from './sale-terms.js';
 import { type NetProceeds, netProceedsAt } from './sale.js';
 
@@ -55,7 +56,7 @@ function priceOf(sheet: Sheet, point: RowOf<'pricePoint'>, product: RowOf<'produ
     name: 'Price',
     subject: product.name,
     unit: money(sheet).per(unit(product.outputUnit)),
-    whenEmpty: (place) => gap('no-selling-price', place, { subject: product.name }),
+    whenEmpty: (place) => sellingGap('no-selling-price', place, { subject: product.name }),
   });
 }
 

@@ -1,5 +1,5 @@
 import type { Kind, RowOf } from '@nuvar/book';
-import type { Figure, Gap, Place } from '../figure/index.js';
+import type { CalledOf, Figure, Gap, Place } from '../figure/index.js';
 import type { Unit } from '../quantity/index.js';
 
 /** What a calculation reads from. Whatever it reads, it depends on, and is worked out again when that changes. */
@@ -17,6 +17,23 @@ export interface Sheet {
   read<Result>(calculation: Calculation<Result>, id: string): Result;
   /** A field of a row as a figure. */
   input<K extends Kind>(kind: K, row: RowOf<K>, field: keyof RowOf<K> & string, leaf: InputLeaf): Figure;
+
+  // The same as the operations of those names, and as mapping a list: what has not moved since last time is the very
+  // figure or element of last time. Last time is told by the place among the calls that the calculation makes.
+  sum(called: CalledOf, unit: Unit, parts: readonly Figure[]): Figure;
+  product(called: CalledOf, multiplicand: Figure, multiplier: Figure): Figure;
+  quotient(called: CalledOf, dividend: Figure, divisor: Figure): Figure;
+  /**
+   * One element for each item. An element is taken over from last time where its item and all that it reads are the same
+   * objects as then: `common` is what all of them read, `reads` gives what one item reads beside that; each is one object
+   * or a few in a list. `work` may use nothing else.
+   */
+  list<Item, Read, Element>(
+    items: readonly Item[],
+    common: unknown,
+    reads: (item: Item) => Read,
+    work: (item: Item, read: Read) => Element,
+  ): readonly Element[];
 }
 
 export interface InputLeaf {
@@ -34,8 +51,7 @@ export interface InputLeaf {
 export interface Calculation<Result> {
   readonly name: string;
   readonly meanings: Readonly<Record<string, string>>;
-  /** `before` is the result of last time: parts of it that are still right may be taken over as they are. */
-  work(sheet: Sheet, id: string, before?: Result): Result;
+  work(sheet: Sheet, id: string): Result;
 }
 
 /** The id under which calculations over the whole book are worked out. */

@@ -1,6 +1,10 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
+import type { Sheet } from './calculation.js';
 import { addDependent, type Cell, hasDependent, markDependentsStale, newCell, removeDependent } from './cell.js';
+
+/** No cell is worked out here. */
+const NO_SHEET = {} as Sheet;
 
 /** More readers than are kept in a list, so that all ways of keeping them are met. */
 const READERS = 100;
@@ -12,9 +16,9 @@ it('a cell knows its dependents however many come and go, and marks those and no
   );
   fc.assert(
     fc.property(steps, (acts) => {
-      const cell = newCell({ kind: 'material', field: 'id' }, 'read by all');
+      const cell = newCell({ kind: 'material', field: 'id' }, 'read by all', NO_SHEET);
       const readers: Cell[] = Array.from({ length: READERS }, (_none, index) =>
-        newCell({ kind: 'product', field: 'id' }, `reader ${index}`),
+        newCell({ kind: 'product', field: 'id' }, `reader ${index}`, NO_SHEET),
       );
       const expected = new Set<Cell>();
       for (const { reader, act } of acts) {

@@ -1,5 +1,6 @@
 import type { Kind } from '@nuvar/book';
-import type { Calculation } from './calculation.js';
+import type { Calculation, Sheet } from './calculation.js';
+import type { Memory } from './memory.js';
 
 /** What results read of a book: rows of a kind, as they are told apart by a field. */
 export interface Source {
@@ -16,6 +17,8 @@ export interface Cell {
   readonly id: string;
   /** Null for a source. */
   readonly calculation: Calculation<unknown> | null;
+  /** The sheet on which it is worked out: that of the book, or of a fork of it. */
+  readonly sheet: Sheet;
   /** The next cell under the same id. */
   next: Cell | null;
   value: unknown;
@@ -24,7 +27,11 @@ export interface Cell {
   /** True from the moment at which something below changed until it has been looked at. */
   stale: boolean;
   working: boolean;
+  /** True once its fork has let go of it. */
+  dropped: boolean;
   dependencies: Cell[];
+  /** What it remembers of its operations; null where it asks for none that remember. */
+  memory: Memory | null;
   /** While it is worked out: how many of its dependencies of last time have been read again, in the same order. */
   readAgain: number;
   /** On most cells one other depends, or few; there are many cells, and a set for each would weigh more than they do. */
@@ -34,20 +41,23 @@ export interface Cell {
 /** Looking through so many takes no longer than asking a set. */
 const FEW = 64;
 
-export function newCell(of: Cell['of'], id: string): Cell {
+export function newCell(of: Cell['of'], id: string, sheet: Sheet): Cell {
   const calculation = 'work' in of ? of : null;
   return {
     of,
     id,
     calculation,
+    sheet,
     next: null,
     value: undefined,
     changedAt: 0,
     checkedAt: 0,
     stale: calculation !== null,
     working: false,
+    dropped: false,
     readAgain: 0,
     dependencies: [],
+    memory: null,
     dependents: null,
   };
 }

@@ -1,27 +1,33 @@
 import type { Kind } from '@nuvar/book';
-import { WHOLE_BOOK } from './calculation.js';
+import { type Sheet, WHOLE_BOOK } from './calculation.js';
 import { type Cell, newCell, type Source } from './cell.js';
 
 /** All cells of an evaluation. Those of one id hang together: one look-up by the id leads to all of them. */
 export interface Cells {
   /** The cell of a result or a source for an id, made where there is none. */
   of(what: Cell['of'], id: string): Cell;
-  /** The cell of a source, where it was ever read. */
-  find(touched: Touched): Cell | undefined;
+  /** The cell of a result or a source, where it was ever read. */
+  find(what: Cell['of'], id: string): Cell | undefined;
+  /** Every cell there is. */
+  all(): Iterable<Cell>;
 }
 
-export function newCells(): Cells {
+export function newCells(sheet: () => Sheet): Cells {
   const firstOfId = new Map<string, Cell>();
   return {
-    find({ source, id }) {
+    find(what, id) {
       let cell = firstOfId.get(id);
-      while (cell !== undefined && cell.of !== source) cell = cell.next ?? undefined;
+      while (cell !== undefined && cell.of !== what) cell = cell.next ?? undefined;
       return cell;
+    },
+    *all() {
+      for (const first of firstOfId.values())
+        for (let cell: Cell | null = first; cell !== null; cell = cell.next) yield cell;
     },
     of(what, id) {
       const first = firstOfId.get(id);
       for (let cell = first ?? null; cell !== null; cell = cell.next) if (cell.of === what) return cell;
-      const made = newCell(what, id);
+      const made = newCell(what, id, sheet());
       if (first === undefined) {
         firstOfId.set(id, made);
       } else {

@@ -1,28 +1,20 @@
-import { readBookFile, rowsByKind, type BookRows, type Kind } from '@nuvar/book';
-import { bookBuilder, quillfernPottery, type BookBuilder } from '@nuvar/book/demo';
+import { type BookRows, type Kind, rowsByKind } from '@nuvar/book';
+import { bookBuilder, type BookBuilder, quillfernPottery, rowsOfFile } from '@nuvar/book/demo';
 import { evaluate } from '../evaluate/index.js';
-import { CoreError } from '../number/index.js';
 import type { Evaluation } from '../sheet/index.js';
 
 /** The day on which the examples are worked out. */
 export const DAY = '2026-11-25';
 
-/** A book of which every row is held against its class, as the application holds it. */
-export function rowsOf(build: (book: BookBuilder) => void): BookRows {
+/** A book of which every row is held against its class, as the application holds it; in an older format where one is given. */
+export function rowsOf(build: (book: BookBuilder) => void, format?: number): BookRows {
   const book = bookBuilder();
   build(book);
-  return checked(book.file());
+  const file = book.file();
+  return rowsOfFile(format === undefined ? file : { ...file, version: format });
 }
 
-export function demoRows(): BookRows {
-  return checked(quillfernPottery());
-}
-
-function checked(file: unknown): BookRows {
-  const rows = readBookFile(file);
-  if (Array.isArray(rows)) throw new CoreError('unknown-figure', rows.map((each) => each.sentence).join(' '));
-  return rows as BookRows;
-}
+export const demoRows = (): BookRows => rowsOfFile(quillfernPottery());
 
 export function evaluated(rows: BookRows, asOf = DAY): Evaluation {
   return evaluate(rowsByKind(rows), asOf);

@@ -3,7 +3,7 @@ import { isWhole } from '../figure/index.js';
 import { overhead } from '../overhead/index.js';
 import { batch } from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView, figureViews } from './figure-view.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
 
 type SizeFigures = Readonly<Record<'variableCost' | 'fullCost' | 'setUpPerUnit', FigureView>>;
 
@@ -26,18 +26,17 @@ const POINTS = 60;
 export function batchSizesView(evaluation: Evaluation, productId: string): BatchSizesView {
   const { sheet } = evaluation;
   const rows = sheet.rowsOf('candidateBatch', 'productId', productId);
-  const parts = evaluation.read(batchParts, productId);
   return {
     sizes: Object.fromEntries(
       rows.map(({ id }) => [
         id,
-        figureViews(evaluation.read(candidateBatch, id), ['variableCost', 'fullCost', 'setUpPerUnit']),
+        shownAll(evaluation, candidateBatch, id, ['variableCost', 'fullCost', 'setUpPerUnit']),
       ]),
     ),
-    started: figureView(evaluation.read(batch, productId).started),
-    fullCost: figureView(evaluation.read(fullCost, productId).fullCost),
-    costPerUnit: figureView(parts.costPerUnit),
-    costPerBatch: figureView(parts.costPerBatch),
+    started: shown(evaluation, batch, productId, 'started'),
+    fullCost: shown(evaluation, fullCost, productId, 'fullCost'),
+    costPerUnit: shown(evaluation, batchParts, productId, 'costPerUnit'),
+    costPerBatch: shown(evaluation, batchParts, productId, 'costPerBatch'),
     curve: curveOf(
       evaluation,
       productId,

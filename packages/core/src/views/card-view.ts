@@ -1,8 +1,10 @@
+import type { Kind } from '@nuvar/book';
 import { cardSubtotals, fullCost, lossCost, overheadOnCard } from '../costing/index.js';
-import { type Figure, isWhole } from '../figure/index.js';
+import { isWhole } from '../figure/index.js';
 import { sharesInPercent } from '../number/index.js';
 import {
   batch,
+  type Element,
   ELEMENT_LABELS,
   equipmentUseCost,
   labourHours,
@@ -11,10 +13,10 @@ import {
   otherCost,
   ownersLabour,
   productCost,
-  recoveredScrap,
+  scrapWorth,
 } from '../production/index.js';
-import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView, figureViews } from './figure-view.js';
+import type { Calculation, Evaluation } from '../sheet/index.js';
+import { asked, type AskedFigure, type FigureView, figureView, shown, shownAll } from './figure-view.js';
 
 /** One line of a cost card: an element or a subtotal, per unit and per batch, with its share of the full cost. */
 export interface CardLine {
@@ -45,8 +47,8 @@ interface Entry {
   readonly label: string;
   readonly term?: string;
   readonly subtotal?: boolean;
-  readonly perUnit: Figure;
-  readonly perBatch: Figure;
+  readonly perUnit: AskedFigure;
+  readonly perBatch: AskedFigure;
 }
 
 /**
@@ -56,9 +58,8 @@ interface Entry {
 export function cardView(evaluation: Evaluation, productId: string): CardView {
   const entries = entriesOf(evaluation, productId);
   const leaves = entries.filter(({ subtotal }) => !subtotal);
-  const shares = leaves.every(({ perUnit }) => isWhole(perUnit))
-    ? sharesInPercent(leaves.map(({ perUnit }) => perUnit.amount as NonNullable<Figure['amount']>))
-    : null;
+  const amounts = leaves.map(({ perUnit: { figure } }) => (isWhole(figure) ? figure.amount : null));
+  const shares = amounts.every((amount) => amount !== null) ? sharesInPercent(amounts) : null;
   const shareOf = (entry: Entry) => {
     if (shares === null) return null;
     return entry.id === 'fullCost' ? '100.0' : (shares[leaves.indexOf(entry)] ?? null);
@@ -69,81 +70,86 @@ export function cardView(evaluation: Evaluation, productId: string): CardView {
       label: entry.label,
       term: entry.term ?? '',
       subtotal: entry.subtotal ?? false,
-      perUnit: figureView(entry.perUnit),
-      perBatch: figureView(entry.perBatch),
+      perUnit: figureView(entry.perUnit.figure, entry.perUnit.key),
+      perBatch: figureView(entry.perBatch.figure, entry.perBatch.key),
       share: shareOf(entry),
     })),
-    withoutLabour: figureView(evaluation.read(cardSubtotals, productId).withoutLabour),
-    withoutOwnersTime: figureView(evaluation.read(overheadOnCard, productId).withoutOwnersTime),
-    ownersLabour: figureView(evaluation.read(ownersLabour, productId).perUnit),
-    losses: figureViews(evaluation.read(lossCost, productId), ['lineLoss', 'yieldLoss', 'total']),
-    hoursPerUnit: figureView(evaluation.read(labourHours, productId).perUnit),
-    good: figureView(evaluation.read(batch, productId).good),
+    withoutLabour: shown(evaluation, cardSubtotals, productId, 'withoutLabour'),
+    withoutOwnersTime: shown(evaluation, overheadOnCard, productId, 'withoutOwnersTime'),
+    ownersLabour: shown(evaluation, ownersLabour, productId, 'perUnit'),
+    losses: shownAll(evaluation, lossCost, productId, ['lineLoss', 'yieldLoss', 'total']),
+    hoursPerUnit: shown(evaluation, labourHours, productId, 'perUnit'),
+    good: shown(evaluation, batch, productId, 'good'),
     rowCosts: rowCosts(evaluation, productId),
   };
 }
 
 function entriesOf(evaluation: Evaluation, productId: string): Entry[] {
-  const cost = evaluation.read(productCost, productId);
-  const full = evaluation.read(fullCost, productId);
-  const carried = evaluation.read(overheadOnCard, productId);
-  const subtotals = evaluation.read(cardSubtotals, productId);
-  const element = (id: 'materials' | 'landed' | 'packaging' | 'labour' | 'other' | 'equipment', term = ''): Entry => ({
+  const of = <Result extends object>(calculation: Calculation<Result>, member: keyof Result & string) =>
+    asked(evaluation, calculation, productId, member);
+  const element = (id: Element, term = ''): Entry => ({
     id,
     label: ELEMENT_LABELS[id],
     term,
-    perUnit: cost[id],
-    perBatch: cost[`${id}PerBatch`],
+    perUnit: of(productCost, id),
+    perBatch: of(productCost, `${id}PerBatch`),
   });
-  const subtotal = (id: string, label: string, term: string, perUnit: Figure, perBatch: Figure): Entry => ({
+  const subtotal = (id: string, label: string, perUnit: AskedFigure, perBatch: AskedFigure): Entry => ({
     id,
     label,
-    term,
     subtotal: true,
     perUnit,
     perBatch,
   });
-  const whereAny = (entry: Entry) => (entry.perUnit.parts.length > 0 ? [entry] : []);
+  const whereAny = (entry: Entry) => (entry.perUnit.figure.parts.length > 0 ? [entry] : []);
   const materialKinds = [element('materials'), ...whereAny(element('landed')), ...whereAny(element('packaging'))];
+  const directMaterials = subtotal(
+    'directMaterials',
+    'Direct materials',
+    of(productCost, 'directMaterials'),
+    of(cardSubtotals, 'directMaterialsPerBatch'),
+  );
   return [
     ...materialKinds,
-    ...(materialKinds.length > 1
-      ? [subtotal('directMaterials', 'Direct materials', '', cost.directMaterials, subtotals.directMaterialsPerBatch)]
-      : []),
+    ...(materialKinds.length > 1 ? [directMaterials] : []),
     element('labour'),
     ...whereAny(element('other', 'direct expenses')),
-    subtotal('primeCost', 'Prime cost', '', cost.primeCost, subtotals.primeCostPerBatch),
+    subtotal('primeCost', 'Prime cost', of(productCost, 'primeCost'), of(cardSubtotals, 'primeCostPerBatch')),
     ...whereAny(element('equipment', 'variable overhead')),
     {
       id: 'productionOverhead',
       label: 'Running costs of making',
       term: 'production overhead',
-      perUnit: carried.productionOverhead,
-      perBatch: carried.productionOverheadPerBatch,
+      perUnit: of(overheadOnCard, 'productionOverhead'),
+      perBatch: of(overheadOnCard, 'productionOverheadPerBatch'),
     },
-    subtotal('productionCost', 'Production cost', '', carried.productionCost, carried.productionCostPerBatch),
+    subtotal(
+      'productionCost',
+      'Production cost',
+      of(overheadOnCard, 'productionCost'),
+      of(overheadOnCard, 'productionCostPerBatch'),
+    ),
     {
       id: 'nonProductionOverhead',
       label: 'Other running costs',
       term: 'non-production',
-      perUnit: carried.nonProductionOverhead,
-      perBatch: carried.nonProductionOverheadPerBatch,
+      perUnit: of(overheadOnCard, 'nonProductionOverhead'),
+      perBatch: of(overheadOnCard, 'nonProductionOverheadPerBatch'),
     },
-    subtotal('fullCost', 'Full cost', '', full.fullCost, carried.fullCostPerBatch),
+    subtotal('fullCost', 'Full cost', of(fullCost, 'fullCost'), of(overheadOnCard, 'fullCostPerBatch')),
   ];
 }
 
 function rowCosts(evaluation: Evaluation, productId: string): Record<string, FigureView> {
-  const { sheet } = evaluation;
-  const ids = (kind: 'billLine' | 'labourStep' | 'otherCost' | 'equipmentUse' | 'recoveredScrap') =>
-    sheet.idsOf(kind, 'productId', productId);
-  const viewed = (ofKind: readonly string[], figureOf: (id: string) => Figure) =>
-    ofKind.map((id) => [id, figureView(figureOf(id))] as const);
+  const viewed = <Result extends object>(kind: Kind, calculation: Calculation<Result>, member: keyof Result & string) =>
+    evaluation.sheet
+      .idsOf(kind, 'productId', productId)
+      .map((id) => [id, shown(evaluation, calculation, id, member)] as const);
   return Object.fromEntries([
-    ...viewed(ids('billLine'), (id) => evaluation.read(lineCost, id).total),
-    ...viewed(ids('labourStep'), (id) => evaluation.read(labourStepCost, id).cost),
-    ...viewed(ids('otherCost'), (id) => evaluation.read(otherCost, id).perBatch),
-    ...viewed(ids('equipmentUse'), (id) => evaluation.read(equipmentUseCost, id).perBatch),
-    ...viewed(ids('recoveredScrap'), (id) => evaluation.read(recoveredScrap, id).perBatch),
+    ...viewed('billLine', lineCost, 'total'),
+    ...viewed('labourStep', labourStepCost, 'cost'),
+    ...viewed('otherCost', otherCost, 'perBatch'),
+    ...viewed('equipmentUse', equipmentUseCost, 'perBatch'),
+    ...viewed('recoveredScrap', scrapWorth, 'perBatch'),
   ]);
 }

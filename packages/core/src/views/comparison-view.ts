@@ -8,8 +8,8 @@ import {
 import { type Figure, isWhole } from '../figure/index.js';
 import { compared } from '../number/index.js';
 import { unit } from '../quantity/index.js';
-import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView, figureViews } from './figure-view.js';
+import type { Calculation, Evaluation } from '../sheet/index.js';
+import { type FigureView, figureView, shownAll } from './figure-view.js';
 
 interface SideView {
   readonly quantity: FigureView;
@@ -37,17 +37,16 @@ export interface ComparisonView extends Readonly<
 /** A frozen card against the card of now, line by line, in the order of the card. */
 export function frozenView(evaluation: Evaluation, cardId: string): ComparisonView {
   const productId = evaluation.sheet.row('frozenCard', cardId)?.productId ?? '';
-  return comparisonView(evaluation, productId, evaluation.read(frozenComparison, cardId));
+  const { lines } = evaluation.read(frozenComparison, cardId);
+  return { ...totals(evaluation, frozenComparison, cardId), lines: linesView(evaluation, productId, lines) };
 }
 
 /** One product against another ("product@other"), those lines first that make the most of the difference. */
 export function againstView(evaluation: Evaluation, id: string): ComparisonView {
-  const comparison = evaluation.read(productComparison, id);
+  const { lines } = evaluation.read(productComparison, id);
   const [productId = ''] = id.split('@');
-  return comparisonView(evaluation, productId, {
-    ...comparison,
-    lines: [...comparison.lines].sort(largestEffectFirst),
-  });
+  const largestFirst = [...lines].sort(largestEffectFirst);
+  return { ...totals(evaluation, productComparison, id), lines: linesView(evaluation, productId, largestFirst) };
 }
 
 /** What is not known stands first: it may be the largest. */
@@ -56,23 +55,23 @@ function largestEffectFirst({ effect: one }: ComparedLine, { effect: other }: Co
   return compared(other.amount.abs(), one.amount.abs());
 }
 
-function comparisonView(evaluation: Evaluation, productId: string, comparison: CardComparison): ComparisonView {
+const totals = (evaluation: Evaluation, comparison: Calculation<CardComparison>, id: string) =>
+  shownAll(evaluation, comparison, id, ['before', 'now', 'quantityEffects', 'priceEffects', 'difference']);
+
+function linesView(evaluation: Evaluation, productId: string, lines: readonly ComparedLine[]): ComparedLineView[] {
   const output = unit(evaluation.sheet.row('product', productId)?.outputUnit ?? 'each');
-  return {
-    ...figureViews(comparison, ['before', 'now', 'quantityEffects', 'priceEffects', 'difference']),
-    lines: comparison.lines.map((line) => ({
-      source: line.source,
-      element: line.element,
-      label: line.label,
-      unit: countedIn(line, output),
-      before: sideView(line.before),
-      now: sideView(line.now),
-      quantityEffect: figureView(line.quantityEffect),
-      priceEffect: figureView(line.priceEffect),
-      effect: figureView(line.effect),
-      hasMoved: [line.quantityEffect, line.priceEffect].some(isSomething),
-    })),
-  };
+  return lines.map((line) => ({
+    source: line.source,
+    element: line.element,
+    label: line.label,
+    unit: countedIn(line, output),
+    before: sideView(line.before),
+    now: sideView(line.now),
+    quantityEffect: figureView(line.quantityEffect),
+    priceEffect: figureView(line.priceEffect),
+    effect: figureView(line.effect),
+    hasMoved: [line.quantityEffect, line.priceEffect].some(isSomething),
+  }));
 }
 
 const sideView = (side: ComparedLine['before']): SideView | null =>

@@ -19,13 +19,15 @@ export function effectOf(
   overrides: readonly Override[],
   productIds: readonly string[],
 ): EffectView[] {
-  const costs = () =>
+  const costsIn = ({ read }: Evaluation) =>
     productIds.map((id) => {
-      const figure = evaluation.read(fullCost, id).fullCost;
+      const figure = read(fullCost, id).fullCost;
       return isWhole(figure) ? figure.amount : null;
     });
-  const before = costs();
-  const after = evaluation.trying(overrides, costs);
+  const before = costsIn(evaluation);
+  const fork = evaluation.fork(overrides);
+  const after = costsIn(fork);
+  fork.end();
   return productIds.map((id, index) => {
     const [was, is] = [before[index] ?? null, after[index] ?? null];
     return {

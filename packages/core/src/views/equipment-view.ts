@@ -1,6 +1,6 @@
 import { runCost } from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureViews } from './figure-view.js';
+import { type FigureView, shownAll } from './figure-view.js';
 
 export interface RunView extends Readonly<Record<'perRun' | 'perPlace' | 'idlePerRun', FigureView>> {
   readonly usedIn: readonly { readonly id: string; readonly name: string }[];
@@ -11,7 +11,7 @@ export function runView(evaluation: Evaluation, runId: string): RunView {
   const { sheet } = evaluation;
   const products = new Set(sheet.rowsOf('equipmentUse', 'runId', runId).map((use) => use.productId));
   return {
-    ...figureViews(evaluation.read(runCost, runId), ['perRun', 'perPlace', 'idlePerRun']),
+    ...shownAll(evaluation, runCost, runId, ['perRun', 'perPlace', 'idlePerRun']),
     usedIn: [...products].map((id) => ({ id, name: sheet.row('product', id)?.name ?? '' })),
   };
 }

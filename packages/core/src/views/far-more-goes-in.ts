@@ -1,6 +1,6 @@
-import { unitOfMeasure, type RowOf } from '@nuvar/book';
+import { type RowOf, unitOfMeasure } from '@nuvar/book';
 import { type Decimal, decimal, ZERO } from '../number/index.js';
-import { batch, lineCosts } from '../production/index.js';
+import { batch, type Taking, takings } from '../production/index.js';
 import { convert } from '../quantity/index.js';
 import type { Evaluation } from '../sheet/index.js';
 
@@ -16,10 +16,16 @@ export function farMoreGoesIn(evaluation: Evaluation, { id, outputUnit }: RowOf<
   if (dimension !== 'mass' && dimension !== 'volume') return null;
   const { good } = evaluation.read(batch, id);
   if (good.amount === null || good.amount.lte(0)) return null;
-  const goesIn = evaluation.read(lineCosts, id).reduce((total, { quantity: { item, perBatch } }) => {
-    const amount = item === null ? null : (perBatch?.amount ?? null);
-    return total.plus((item && amount && convert(amount.toFixed(), item.unit, outputUnit)) ?? ZERO);
+  const goesIn = evaluation.read(takings, id).reduce((total, { of, quantity: { amount } }) => {
+    const unit = of && unitOf(evaluation, of);
+    return total.plus((unit && amount && convert(amount.toFixed(), unit, outputUnit)) ?? ZERO);
   }, ZERO);
   const perUnit = goesIn.div(good.amount);
   return perUnit.gte(FAR_MORE) ? perUnit : null;
+}
+
+/** The unit in which a material or a component is counted; null for what is neither. */
+function unitOf({ sheet }: Evaluation, { kind, id }: NonNullable<Taking['of']>): string | null {
+  if (kind === 'material') return sheet.row('material', id)?.baseUnit ?? null;
+  return kind === 'product' ? (sheet.row('product', id)?.outputUnit ?? null) : null;
 }

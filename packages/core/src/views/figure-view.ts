@@ -1,4 +1,5 @@
-import { type Figure, figureKey, gapSentence, isPartial, isStated, type Place } from '../figure/index.js';
+import { type Figure, figureKey, gapSentence, isPartial, type Place } from '../figure/index.js';
+import type { Calculation, Evaluation } from '../sheet/index.js';
 
 /** A gap as a screen or a report shows it. */
 export interface GapView {
@@ -7,6 +8,8 @@ export interface GapView {
   /** True where the sentence is the result, false where it asks for something. */
   readonly stated: boolean;
   readonly place: Place | null;
+  /** What the sentence names, as data. */
+  readonly values: Readonly<Record<string, string>>;
 }
 
 /** A figure as plain data: what crosses from the worker to the screen, and from the server to a script. */
@@ -20,9 +23,13 @@ export interface FigureView {
   readonly gaps: readonly GapView[];
 }
 
-export function figureView(figure: Figure): FigureView {
+/**
+ * A figure as plain data. Its key is that of the question by which it was asked for; a figure inside another's working is
+ * told by its origin, where it has one.
+ */
+export function figureView(figure: Figure, key = figureKey(figure)): FigureView {
   return {
-    key: figureKey(figure),
+    key,
     name: figure.name,
     amount: figure.amount === null ? null : figure.amount.toFixed(),
     unit: figure.unit.text,
@@ -30,18 +37,51 @@ export function figureView(figure: Figure): FigureView {
     gaps: figure.gaps.map((gap) => ({
       code: gap.code,
       sentence: gapSentence(gap),
-      stated: isStated(gap),
+      stated: gap.stated,
       place: gap.place,
+      values: gap.values,
     })),
   };
 }
 
-/** The views of all the figures of a result, under their own names. */
-export function figureViews<Result extends object, Member extends keyof Result>(
-  result: Result,
+/** A figure with the key of the question that it answers: which of the results of a calculation, for which id. */
+export interface AskedFigure {
+  readonly figure: Figure;
+  readonly key: string;
+}
+
+/** Asks for one of the results of a calculation. */
+export function asked<Result extends object>(
+  evaluation: Evaluation,
+  calculation: Calculation<Result>,
+  id: string,
+  member: keyof Result & string,
+): AskedFigure {
+  return {
+    figure: evaluation.read(calculation, id)[member] as Figure,
+    key: `${calculation.name}/${id}/${member}`,
+  };
+}
+
+/** Reads one of the results of a calculation and names it at once: its key belongs to the question, and stays. */
+export function shown<Result extends object>(
+  evaluation: Evaluation,
+  calculation: Calculation<Result>,
+  id: string,
+  member: keyof Result & string,
+): FigureView {
+  const { figure, key } = asked(evaluation, calculation, id, member);
+  return figureView(figure, key);
+}
+
+/** Several results of a calculation, under their own names. */
+export function shownAll<Result extends object, Member extends keyof Result & string>(
+  evaluation: Evaluation,
+  calculation: Calculation<Result>,
+  id: string,
   members: readonly Member[],
 ): Record<Member, FigureView> {
-  return Object.fromEntries(members.map((member) => [member, figureView(result[member] as Figure)])) as Record<
+  return Object.fromEntries(members.map((member) => [member, shown(evaluation, calculation, id, member)])) as Record<
     Member,
     FigureView
   >;

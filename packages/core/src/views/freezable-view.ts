@@ -1,8 +1,8 @@
-import { costItems, countedIn, fullCost } from '../costing/index.js';
+import { countedIn, fullCost, unitItems } from '../costing/index.js';
 import { type Figure, isWhole } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView } from './figure-view.js';
+import { type FigureView, shown } from './figure-view.js';
 
 /** The lines under which the card of a product can be frozen now: what a frozen line holds, as it is stored. */
 export interface FreezableView {
@@ -24,7 +24,7 @@ const stored = (figure: Figure) => (figure.amount?.toDecimalPlaces(STORED_DECIMA
 
 export function freezableView(evaluation: Evaluation, productId: string): FreezableView {
   const output = unit(evaluation.sheet.row('product', productId)?.outputUnit ?? 'each');
-  const items = costItems(evaluation.sheet, productId);
+  const items = unitItems(evaluation.sheet, productId);
   return {
     lines: items
       .filter(({ quantity, price }) => isWhole(quantity) && isWhole(price))
@@ -36,6 +36,6 @@ export function freezableView(evaluation: Evaluation, productId: string): Freeza
         unit: countedIn({ now: item, before: null }, output),
         price: stored(item.price),
       })),
-    missing: figureView(evaluation.read(fullCost, productId).fullCost).gaps,
+    missing: shown(evaluation, fullCost, productId, 'fullCost').gaps,
   };
 }

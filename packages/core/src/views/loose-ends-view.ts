@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
 import { addMonths } from '../calendar/index.js';
 import { fullCost } from '../costing/index.js';
-import { type Gap, gapSentence, isStated, type Place } from '../figure/index.js';
+import { type Gap, gapSentence, type Place } from '../figure/index.js';
 import { hasEnding, minorUnit } from '../money/index.js';
 import { compared, type Decimal, decimal } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
@@ -37,7 +37,7 @@ export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
     else affects.forEach((id) => known.affects.add(id));
   };
   const addGaps = (gaps: readonly Gap[], affects: readonly string[]) => {
-    for (const gap of gaps) if (!isStated(gap)) add(gap.code, sentenceCase(gapSentence(gap)), gap.place, affects);
+    for (const gap of gaps) if (!gap.stated) add(gap.code, sentenceCase(gapSentence(gap)), gap.place, affects);
   };
   productEnds(evaluation, add, addGaps);
   materialEnds(evaluation, add, addGaps);

@@ -1,6 +1,6 @@
 import { listedPrice, materialPrice, priceInForce, priceInUnits } from '../purchasing/index.js';
 import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView } from './figure-view.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
 import { type UsedInView, usedInView } from './uses-view.js';
 
 export interface MaterialView {
@@ -16,13 +16,12 @@ export interface MaterialView {
 
 /** All that the screen of a material shows of it. */
 export function materialView(evaluation: Evaluation, materialId: string): MaterialView {
-  const { perBaseUnit, landed } = evaluation.read(materialPrice, materialId);
+  const { landed } = evaluation.read(materialPrice, materialId);
+  const units = evaluation.read(priceInUnits, materialId);
   return {
-    perBaseUnit: figureView(perBaseUnit),
-    landed: landed && figureView(landed),
-    perOtherUnit: Object.fromEntries(
-      Object.entries(evaluation.read(priceInUnits, materialId)).map(([unit, figure]) => [unit, figureView(figure)]),
-    ),
+    perBaseUnit: shown(evaluation, materialPrice, materialId, 'perBaseUnit'),
+    landed: landed && shown(evaluation, materialPrice, materialId, 'landed'),
+    perOtherUnit: shownAll(evaluation, priceInUnits, materialId, Object.keys(units)),
     priceInForce: evaluation.read(priceInForce, materialId).priceId,
     usedIn: usedInView(evaluation.sheet, 'materialId', materialId),
   };
@@ -35,8 +34,11 @@ export interface ListedPriceView {
 }
 
 export function listedPriceView(evaluation: Evaluation, priceId: string): ListedPriceView {
-  const { perBaseUnit, smallestOrder } = evaluation.read(listedPrice, priceId);
-  return { perBaseUnit: figureView(perBaseUnit), smallestOrder: smallestOrder && figureView(smallestOrder) };
+  const { smallestOrder } = evaluation.read(listedPrice, priceId);
+  return {
+    perBaseUnit: shown(evaluation, listedPrice, priceId, 'perBaseUnit'),
+    smallestOrder: smallestOrder && shown(evaluation, listedPrice, priceId, 'smallestOrder'),
+  };
 }
 
 /** What a supplier asked for a base unit from a day on. */
@@ -56,7 +58,7 @@ export function priceHistoryView(evaluation: Evaluation, materialId: string): Pr
       priceId: row.id,
       day: row.validFrom,
       supplier: row.supplierId === null ? '' : (sheet.row('supplier', row.supplierId)?.name ?? ''),
-      perBaseUnit: figureView(evaluation.read(listedPrice, row.id).perBaseUnit),
+      perBaseUnit: shown(evaluation, listedPrice, row.id, 'perBaseUnit'),
     }))
     .sort((one, other) => (one.day < other.day ? -1 : 1));
 }

@@ -1,8 +1,8 @@
 import { fullCost, overheadPerMonth } from '../costing/index.js';
 import { openDays, overhead, runningCost } from '../overhead/index.js';
 import { labourHours } from '../production/index.js';
-import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView, figureViews } from './figure-view.js';
+import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
 
 export interface OverheadView {
   readonly total: FigureView;
@@ -30,23 +30,28 @@ export function overheadView(evaluation: Evaluation): OverheadView {
   const { sheet } = evaluation;
   const figures = evaluation.read(overhead);
   return {
-    ...figureViews(figures, ['total', 'perOpenDay', 'plannedHours', 'basis', 'rate', 'sharedOut', 'notSharedOut']),
-    openDays: figureView(evaluation.read(openDays).perMonth),
+    ...shownAll(evaluation, overhead, WHOLE_BOOK, [
+      'total',
+      'perOpenDay',
+      'plannedHours',
+      'basis',
+      'rate',
+      'sharedOut',
+      'notSharedOut',
+    ]),
+    openDays: shown(evaluation, openDays, WHOLE_BOOK, 'perMonth'),
     basisNote: figures.basis.note,
     costs: Object.fromEntries(
       sheet
         .all('runningCost')
-        .map((row) => [row.id, figureViews(evaluation.read(runningCost, row.id), ['perMonth', 'perOpenDay'])]),
+        .map((row) => [row.id, shownAll(evaluation, runningCost, row.id, ['perMonth', 'perOpenDay'])]),
     ),
-    products: sheet.all('product').map((row) => {
-      const full = evaluation.read(fullCost, row.id);
-      return {
-        id: row.id,
-        name: row.name,
-        hours: figureView(evaluation.read(labourHours, row.id).perUnit),
-        perUnit: figureView(full.overhead),
-        perMonth: figureView(evaluation.read(overheadPerMonth, row.id).carried),
-      };
-    }),
+    products: sheet.all('product').map((row) => ({
+      id: row.id,
+      name: row.name,
+      hours: shown(evaluation, labourHours, row.id, 'perUnit'),
+      perUnit: shown(evaluation, fullCost, row.id, 'overhead'),
+      perMonth: shown(evaluation, overheadPerMonth, row.id, 'carried'),
+    })),
   };
 }

@@ -4,8 +4,8 @@ import { compared, type Decimal, ZERO } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
 import { coverage } from '../planning/index.js';
 import { salesPerMonth, setPrice } from '../selling/index.js';
-import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView, figureViews } from './figure-view.js';
+import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
 
 /** A product that is sold, as the overview lists it. Its figures are those of its price point. */
 export interface OverviewProduct {
@@ -31,7 +31,6 @@ export interface OverviewView {
 /** What an owner wants to see on opening the book: which products earn, and how much of the open day is covered. */
 export function overviewView(evaluation: Evaluation): OverviewView {
   const { sheet } = evaluation;
-  const costs = evaluation.read(overhead);
   const sold = sheet
     .all('pricePoint')
     .filter((point) => !sheet.row('product', point.productId)?.archived)
@@ -59,10 +58,10 @@ export function overviewView(evaluation: Evaluation): OverviewView {
     scale: widths
       .reduce((most: Decimal, each) => (each !== null && compared(each, most) > 0 ? each : most), ZERO)
       .toFixed(),
-    runningCosts: figureView(costs.total),
-    perOpenDay: figureView(costs.perOpenDay),
-    openDays: figureView(evaluation.read(openDays).perMonth),
-    ...figureViews(evaluation.read(coverage), [
+    runningCosts: shown(evaluation, overhead, WHOLE_BOOK, 'total'),
+    perOpenDay: shown(evaluation, overhead, WHOLE_BOOK, 'perOpenDay'),
+    openDays: shown(evaluation, openDays, WHOLE_BOOK, 'perMonth'),
+    ...shownAll(evaluation, coverage, WHOLE_BOOK, [
       'contributionPerMonth',
       'contributionPerOpenDay',
       'resultPerMonth',

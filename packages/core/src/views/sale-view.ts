@@ -3,7 +3,7 @@ import { breakEvenOfBook, breakEvenOfShare, candidateSale } from '../planning/in
 import { labourHours, productCost } from '../production/index.js';
 import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView, figureViews } from './figure-view.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
 import { stripView, type StripView } from './strip-view.js';
 
 const SET = ['price', 'discounted', 'beforeTax', 'tax', 'paid', 'fees'] as const;
@@ -35,11 +35,11 @@ export interface PriceView extends Readonly<Record<PriceFigure, FigureView>> {
 export function priceView(evaluation: Evaluation, pricePointId: string): PriceView {
   const productId = evaluation.sheet.row('pricePoint', pricePointId)?.productId ?? '';
   return {
-    ...figureViews(evaluation.read(setPrice, pricePointId), SET),
-    ...figureViews(evaluation.read(pricePoint, pricePointId), LEFT),
-    ...figureViews(evaluation.read(priceRatios, pricePointId), RATIOS),
-    ...figureViews(evaluation.read(priceLimits, pricePointId), LIMITS),
-    ...figureViews(evaluation.read(salesPerMonth, pricePointId), PER_MONTH),
+    ...shownAll(evaluation, setPrice, pricePointId, SET),
+    ...shownAll(evaluation, pricePoint, pricePointId, LEFT),
+    ...shownAll(evaluation, priceRatios, pricePointId, RATIOS),
+    ...shownAll(evaluation, priceLimits, pricePointId, LIMITS),
+    ...shownAll(evaluation, salesPerMonth, pricePointId, PER_MONTH),
     strip: stripView(evaluation, productId, pricePointId),
   };
 }
@@ -55,9 +55,9 @@ export interface ProductView {
 export function productView(evaluation: Evaluation, productId: string): ProductView {
   const point = evaluation.sheet.rowsOf('pricePoint', 'productId', productId)[0];
   return {
-    variableCost: figureView(evaluation.read(productCost, productId).variableCost),
-    fullCost: figureView(evaluation.read(fullCost, productId).fullCost),
-    hours: figureView(evaluation.read(labourHours, productId).perUnit),
+    variableCost: shown(evaluation, productCost, productId, 'variableCost'),
+    fullCost: shown(evaluation, fullCost, productId, 'fullCost'),
+    hours: shown(evaluation, labourHours, productId, 'perUnit'),
     strip: stripView(evaluation, productId, point?.id ?? null),
   };
 }
@@ -76,8 +76,8 @@ export interface CandidateView {
 /** A candidate price with its break-even against both fixed costs. */
 export function candidateView(evaluation: Evaluation, candidateId: string): CandidateView {
   return {
-    ...figureViews(evaluation.read(candidateSale, candidateId), ['price', 'beforeTax', 'contribution']),
-    ofBook: figureViews(evaluation.read(breakEvenOfBook, candidateId), BREAK_EVEN_FIGURES),
-    ofShare: figureViews(evaluation.read(breakEvenOfShare, candidateId), BREAK_EVEN_FIGURES),
+    ...shownAll(evaluation, candidateSale, candidateId, ['price', 'beforeTax', 'contribution']),
+    ofBook: shownAll(evaluation, breakEvenOfBook, candidateId, BREAK_EVEN_FIGURES),
+    ofShare: shownAll(evaluation, breakEvenOfShare, candidateId, BREAK_EVEN_FIGURES),
   };
 }

@@ -4,7 +4,7 @@ import { batchSizesView } from './batch-sizes-view.js';
 import { cardView } from './card-view.js';
 import { againstView, frozenView } from './comparison-view.js';
 import { runView } from './equipment-view.js';
-import { figureView } from './figure-view.js';
+import { shown } from './figure-view.js';
 import { freezableView } from './freezable-view.js';
 import { looseEndsView } from './loose-ends-view.js';
 import { listedPriceView, materialView, priceHistoryView } from './material-view.js';
@@ -22,8 +22,8 @@ export const VIEWS = {
   material: (evaluation: Evaluation, id: string) => materialView(evaluation, id),
   priceHistory: (evaluation: Evaluation, id: string) => priceHistoryView(evaluation, id),
   listedPrice: (evaluation: Evaluation, id: string) => listedPriceView(evaluation, id),
-  labourRate: (evaluation: Evaluation, id: string) => figureView(evaluation.read(labourRate, id).perHour),
-  equipment: (evaluation: Evaluation, id: string) => figureView(evaluation.read(equipmentRate, id).perHour),
+  labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
+  equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),
   run: (evaluation: Evaluation, id: string) => runView(evaluation, id),
   card: (evaluation: Evaluation, id: string) => cardView(evaluation, id),
   batchSizes: (evaluation: Evaluation, id: string) => batchSizesView(evaluation, id),

@@ -1,10 +1,7 @@
-import { type Figure, figureKey, type Operation, slopes } from '../figure/index.js';
+import { type Figure, figureKey, formulaOf, type FormulaToken, slopes } from '../figure/index.js';
 import { compared } from '../number/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, figureView } from './figure-view.js';
-
-/** How the parts of an operation are joined when its formula is written out. */
-export type Formula = Exclude<Operation, 'input' | 'constant' | 'missing'> | 'none';
 
 /** One figure opened: what it is, how it was made, and of what. */
 export interface WorkingView extends FigureView {
@@ -14,7 +11,8 @@ export interface WorkingView extends FigureView {
   readonly meaning: string;
   readonly operation: string;
   readonly note: string;
-  readonly formula: Formula;
+  /** How it is made of its parts, in pieces: text, and the places of parts for which a name or a figure is put in. */
+  readonly formula: readonly FormulaToken[];
   /** The field of a row, where the figure is an input that can be changed in place. */
   readonly input: { readonly kind: string; readonly id: string; readonly field: string } | null;
   readonly parts: readonly PartView[];
@@ -30,28 +28,28 @@ export interface PartView extends FigureView {
 
 /**
  * Opens a figure. A reference is the key of a published figure, or "key#0.2": the third part of the first part of it.
- * Null where there is no such figure (any more).
+ * Only a published figure has a meaning in a sentence. Null where there is no such figure (any more).
  */
 export function workingView(evaluation: Evaluation, reference: string): WorkingView | null {
   const [key = '', path = ''] = reference.split('#');
   let figure = evaluation.figure(key);
   for (const index of path === '' ? [] : path.split('.')) figure = figure?.parts[Number(index)] ?? null;
   if (figure === null) return null;
+  const own = path === '' ? key : figureKey(figure);
   const parts = figure.parts.map((part, index) =>
     partView(part, figureKey(part) || `${key}#${path === '' ? '' : `${path}.`}${index}`),
   );
-  const formula = figure.parts.length === 0 ? 'none' : (figure.operation as Formula);
   return {
-    ...partView(figure, reference),
-    meaning: evaluation.meaning(figureKey(figure) || key),
-    formula: figure.operation === 'missing' ? 'none' : formula,
+    ...partView(figure, reference, own),
+    meaning: own === '' ? '' : evaluation.meaning(own),
+    formula: formulaOf(figure),
     parts,
   };
 }
 
-function partView(figure: Figure, reference: string): PartView {
+function partView(figure: Figure, reference: string, key = figureKey(figure)): PartView {
   return {
-    ...figureView(figure),
+    ...figureView(figure, key),
     reference,
     subject: figure.subject,
     operation: figure.operation,

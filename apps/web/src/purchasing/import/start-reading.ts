@@ -1,3 +1,4 @@
+import { startJob } from '../../engine/job.js';
 import type { ReadSource } from './read-file.js';
 import type { ReadAnswer } from './read.worker.js';
 
@@ -10,15 +11,9 @@ export interface ReadingEnds {
 /** Reads a file beside the page, which stays alive meanwhile. Returns how to stop it; a reading that was stopped says nothing more. */
 export function startReading(file: File, ends: ReadingEnds): () => void {
   const worker = new Worker(new URL('./read.worker.ts', import.meta.url), { type: 'module' });
-  worker.onmessage = ({ data }: MessageEvent<ReadAnswer>) => {
-    worker.terminate();
-    if ('source' in data) ends.read(data.source);
-    else ends.refused(data.refused);
-  };
-  worker.onerror = () => {
-    worker.terminate();
-    ends.refused(`${file.name} could not be read: it takes more memory than there is, or it is broken.`);
-  };
-  worker.postMessage(file);
-  return () => worker.terminate();
+  return startJob<File, ReadAnswer>(worker, file, {
+    isAnswer: () => true,
+    said: (answer) => ('source' in answer ? ends.read(answer.source) : ends.refused(answer.refused)),
+    died: () => ends.refused(`${file.name} could not be read: it takes more memory than there is, or it is broken.`),
+  }).stop;
 }

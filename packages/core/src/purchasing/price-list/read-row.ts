@@ -30,43 +30,24 @@ export function readRow(
   reading: ListReading,
   isUnit: (word: string) => string | undefined,
 ): ListRow {
-  const { mapping, decimalSign } = reading;
-  const cell = (field: PriceListField) => (cells[mapping.indexOf(field)] ?? '').trim();
-  const has = (field: PriceListField) => mapping.includes(field) && cell(field) !== '';
-  const notes: ListNote[] = [];
+  const cell = (field: PriceListField) => (cells[reading.mapping.indexOf(field)] ?? '').trim();
   const name = cell('name').replace(/\s+/g, ' ');
-  if (name === '') notes.push(listNote('no-name'));
-  else if (name.length > 120) notes.push(listNote('name-too-long'));
-  else if (name.includes('\0')) notes.push(listNote('name-not-text'));
-  else if (/^[=@]/.test(name)) notes.push(listNote('name-like-formula', { name }));
-  const price = readPrice(cell('price'), decimalSign);
-  if ('note' in price) notes.push(price.note);
+  const code = cell('code');
+  const supplier = cell('supplier') || reading.supplier;
+  const price = readPrice(cell('price'), reading.decimalSign);
   const pack = readPack(cell('pack'), cell('unit'), reading, isUnit);
-  if ('note' in pack) notes.push(pack.note);
-  const currency = (
-    has('currency') ? cell('currency') : ('note' in price ? '' : price.currency) || reading.currency
-  ).toUpperCase();
-  if (!isCurrencyCode(currency)) notes.push(listNote('not-a-currency', { text: currency }));
-  const validFrom = has('validFrom') ? readDay(cell('validFrom'), reading.dayOrder) : reading.validFrom;
-  if (validFrom === null) notes.push(listNote('not-a-day', { text: cell('validFrom') }));
-  const positive = (field: 'minimumOrder' | 'orderedPacks') => {
-    if (!has(field)) return null;
-    const value = readNumber(cell(field), decimalSign)?.value;
-    return value !== undefined && isQuantity(value) ? value : null;
-  };
-  const supplier = has('supplier') ? cell('supplier') : reading.supplier;
-  if (supplier.length > 120 || supplier.includes('\0')) notes.push(listNote('supplier-too-long'));
-  if (cell('code').length > 120 || cell('code').includes('\0')) notes.push(listNote('code-too-long'));
-  const read = {
-    ...UNREAD,
-    line,
-    notes,
-    name,
-    code: cell('code'),
-    supplier,
-    currency,
-    unknownUnit: 'note' in pack ? pack.unknownUnit : null,
-  };
+  const currency = currencyOf(cell('currency'), price, reading);
+  const validFrom = dayOf(cell('validFrom'), reading);
+  const notes = [
+    nameNote(name),
+    'note' in price ? price.note : null,
+    'note' in pack ? pack.note : null,
+    isCurrencyCode(currency) ? null : listNote('not-a-currency', { text: currency }),
+    validFrom === null ? listNote('not-a-day', { text: cell('validFrom') }) : null,
+    isName(supplier) ? null : listNote('supplier-too-long'),
+    isName(code) ? null : listNote('code-too-long'),
+  ].filter((note) => note !== null);
+  const read = { ...UNREAD, line, notes, name, code, supplier, currency, unknownUnit: unknownUnitOf(pack) };
   if (notes.length > 0 || 'note' in price || 'note' in pack || validFrom === null) return read;
   return {
     ...read,
@@ -75,9 +56,35 @@ export function readRow(
     packQuantity: pack.quantity,
     packUnit: pack.unit,
     validFrom,
-    minimumOrder: positive('minimumOrder'),
-    orderedPacks: positive('orderedPacks'),
+    minimumOrder: readCount(cell('minimumOrder'), reading.decimalSign),
+    orderedPacks: readCount(cell('orderedPacks'), reading.decimalSign),
   };
+}
+
+/** The currency of its own cell, else that of the price, else that of the whole list. */
+const currencyOf = (stated: string, price: ReadPrice, { currency }: ListReading) =>
+  (stated || ('note' in price ? '' : price.currency) || currency).toUpperCase();
+
+/** The day of its own cell, else that of the whole list; null where it is none. */
+const dayOf = (stated: string, { validFrom, dayOrder }: ListReading) =>
+  stated === '' ? validFrom : readDay(stated, dayOrder);
+
+const unknownUnitOf = (pack: ReadPack) => ('note' in pack ? pack.unknownUnit : null);
+
+/** As long as a name may be, and without the sign that ends texts in older programs. */
+const isName = (text: string) => text.length <= 120 && !text.includes('\0');
+
+function nameNote(name: string): ListNote | null {
+  if (name === '') return listNote('no-name');
+  if (name.length > 120) return listNote('name-too-long');
+  if (name.includes('\0')) return listNote('name-not-text');
+  return /^[=@]/.test(name) ? listNote('name-like-formula', { name }) : null;
+}
+
+/** So many packs; null where nothing is said, or nothing that can be read. */
+function readCount(text: string, sign: DecimalSign): string | null {
+  const value = text === '' ? undefined : readNumber(text, sign)?.value;
+  return value !== undefined && isQuantity(value) ? value : null;
 }
 
 /** Above zero, and within what a row holds. */
@@ -85,17 +92,28 @@ const isQuantity = (value: string) => isDecimalText(value) && decimal(value).gt(
 
 const CURRENCY_SIGNS: Readonly<Record<string, string>> = { '€': 'EUR', '£': 'GBP', '¥': 'JPY', '₹': 'INR', '₩': 'KRW' };
 
-function readPrice(text: string, sign: DecimalSign): { value: string; currency: string } | { note: ListNote } {
+type ReadPrice = { readonly value: string; readonly currency: string } | { readonly note: ListNote };
+
+function readPrice(text: string, sign: DecimalSign): ReadPrice {
   if (text === '') return { note: listNote('no-price') };
-  const [code = ''] = /\b[A-Z]{3}\b/.exec(text) ?? [];
-  const [symbol = ''] = /\p{Sc}/u.exec(text) ?? [];
   const bare = text.replace(/\b[A-Z]{3}\b|\p{Sc}/gu, '').trim();
   const value = readNumber(bare, sign)?.value;
   if (value === undefined) return { note: listNote('not-a-price', { text }) };
   if (decimal(value).isNegative()) return { note: listNote('price-below-zero') };
   if (!isDecimalText(value) || decimal(value).gt('1000000000')) return { note: listNote('price-too-large') };
-  return { value, currency: code || (CURRENCY_SIGNS[symbol] ?? '') };
+  return { value, currency: currencyIn(text) };
 }
+
+/** The currency that is named beside a price, by its code or its sign; empty where none is. */
+function currencyIn(text: string): string {
+  const [code] = /\b[A-Z]{3}\b/.exec(text) ?? [];
+  const [symbol] = /\p{Sc}/u.exec(text) ?? [];
+  return code ?? (symbol === undefined ? '' : (CURRENCY_SIGNS[symbol] ?? ''));
+}
+
+type ReadPack =
+  | { readonly quantity: string; readonly unit: string }
+  | { readonly note: ListNote; readonly unknownUnit: string | null };
 
 /** A pack from one cell ("25 kg", "12 x 500 g"), or from a number and a unit beside it; one piece where nothing is said. */
 function readPack(
@@ -103,16 +121,19 @@ function readPack(
   unit: string,
   { decimalSign, unitWords }: ListReading,
   isUnit: (word: string) => string | undefined,
-): { quantity: string; unit: string } | { note: ListNote; unknownUnit: string | null } {
-  const known = (word: string) => unitWords[word.toLowerCase()] ?? isUnit(word);
+): ReadPack {
   const [, amount = '', inCell = ''] = /^([\d.,'\s/x*×]*)(.*)$/u.exec(pack) ?? [];
   const word = inCell.trim() !== '' ? inCell.trim() : unit;
-  // "kg/bag": the unit comes first.
-  const code = word === '' ? 'each' : (known(word) ?? known(word.split(/[/(]/)[0]?.trim() ?? ''));
+  const code = word === '' ? 'each' : unitNamed(word, (each) => unitWords[each.toLowerCase()] ?? isUnit(each));
   if (code === undefined) return { note: listNote('unknown-unit', { text: word }), unknownUnit: word };
   if (amount.trim() === '') return { quantity: '1', unit: code };
   const value = readNumber(amount.trim(), decimalSign)?.value;
   if (value === undefined || !isQuantity(value))
     return { note: listNote('not-a-pack', { text: pack }), unknownUnit: null };
   return { quantity: value, unit: code };
+}
+
+/** The unit that a word names; of "kg/bag" the one that comes first. */
+function unitNamed(word: string, known: (word: string) => string | undefined): string | undefined {
+  return known(word) ?? known(word.split(/[/(]/)[0]?.trim() ?? '');
 }

@@ -1,0 +1,129 @@
+import { completeRow, fieldsOf, KIND_NAMES, newId, type FieldSpec, type Kind } from '@nuvar/book';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { DataSource } from 'typeorm';
+import { dataSource } from './data-source.js';
+import { columnName, tableName } from './tables.js';
+
+let database: DataSource;
+const bookId = newId();
+
+beforeAll(async () => {
+  const url = process.env.TEST_DATABASE_URL;
+  if (url === undefined) throw new RangeError('TEST_DATABASE_URL is not set. `npm test` sets it.');
+  database = await dataSource(url).initialize();
+  await database.query('INSERT INTO books (id, revision) VALUES ($1, 0)', [bookId]);
+});
+afterAll(async () => {
+  await database.query('DELETE FROM books WHERE id = $1', [bookId]);
+  await database.destroy();
+});
+
+interface Column {
+  readonly column_name: string;
+  readonly data_type: string;
+  readonly is_nullable: 'YES' | 'NO';
+}
+
+const DATA_TYPES: Readonly<Record<FieldSpec['type'], string>> = {
+  text: 'text',
+  decimal: 'numeric',
+  integer: 'integer',
+  choice: 'text',
+  reference: 'uuid',
+  unit: 'text',
+  currency: 'text',
+  day: 'date',
+  flag: 'boolean',
+};
+
+/** A value for a field that has no default. Foreign keys are looked at when a transaction ends, and none here does. */
+function valueFor({ type, name }: FieldSpec): unknown {
+  const values: Partial<Record<FieldSpec['type'], unknown>> = {
+    reference: newId(),
+    unit: 'kg',
+    currency: 'EUR',
+    day: '2026-01-01',
+    decimal: '1',
+    text: `a ${name}`,
+  };
+  return values[type];
+}
+
+/** A row of a kind that its class takes. */
+function rowOf(kind: Kind): Record<string, unknown> {
+  const row = completeRow(kind, { id: newId() }) as unknown as Record<string, unknown>;
+  for (const spec of fieldsOf(kind)) row[spec.name] ??= spec.nullable ? null : valueFor(spec);
+  // One item a line, one item a conversion between two units, and settings under the id of their book.
+  if (kind === 'billLine') Object.assign(row, { text: 'something', lossBasis: 'on top' });
+  if (kind === 'itemConversion') Object.assign(row, { materialId: newId(), equalUnit: 'each' });
+  if (kind === 'settings') row.id = bookId;
+  return row;
+}
+
+/** Inserts a row and takes it back; gives what the database says against it, or null. */
+async function refusalOf(kind: Kind, row: Record<string, unknown>): Promise<string | null> {
+  const runner = database.createQueryRunner();
+  await runner.startTransaction();
+  try {
+    const fields = Object.keys(row);
+    const columns = ['book_id', 'version', ...fields.map(columnName)];
+    const places = columns.map((_column, index) => `$${index + 1}`);
+    await runner.query(`INSERT INTO ${tableName(kind)} (${columns.join(', ')}) VALUES (${places.join(', ')})`, [
+      bookId,
+      1,
+      ...fields.map((field) => row[field]),
+    ]);
+    return null;
+  } catch (error) {
+    return (error as Error).message;
+  } finally {
+    await runner.rollbackTransaction();
+    await runner.release();
+  }
+}
+
+/** The values at the edges of what a field takes. */
+function edgesOf({ type, bounds, choices }: FieldSpec): unknown[] {
+  if (choices !== undefined) return [...choices];
+  if (bounds === undefined) return [];
+  const { from, to, above, below } = bounds;
+  const step = '0.000000000001';
+  const beside = (edge: string | undefined, sign: 1 | -1) =>
+    edge === undefined ? [] : [edge === '0' ? step : String(Number(edge) + sign * 0.000001)];
+  const edges = [
+    ...(from === undefined ? [] : [from]),
+    ...(to === undefined ? [] : [to]),
+    ...beside(above, 1),
+    ...beside(below, -1),
+  ];
+  return type === 'integer' ? edges.map(Number) : edges;
+}
+
+describe.each(KIND_NAMES)('the table of %s', (kind) => {
+  it('has a column for each field of its class, of its type, and empty where the field may be', async () => {
+    const columns: Column[] = await database.query(
+      'SELECT column_name, data_type, is_nullable FROM information_schema.columns WHERE table_name = $1',
+      [tableName(kind)],
+    );
+    const found = new Map(columns.map((column) => [column.column_name, column]));
+    const expected = fieldsOf(kind).map(({ name, type, nullable }) => ({
+      column_name: columnName(name),
+      data_type: DATA_TYPES[type],
+      is_nullable: nullable ? 'YES' : 'NO',
+    }));
+    expect(expected.map(({ column_name }) => found.get(column_name))).toEqual(expected);
+    expect([...found.keys()].sort()).toEqual(
+      ['book_id', 'id', 'version', ...expected.map(({ column_name }) => column_name)].sort(),
+    );
+  });
+
+  it('takes every value that the class takes, up to the edges, and nothing in the place of what has to be there', async () => {
+    expect(await refusalOf(kind, rowOf(kind))).toBeNull();
+    for (const spec of fieldsOf(kind)) {
+      for (const edge of edgesOf(spec))
+        expect(await refusalOf(kind, { ...rowOf(kind), [spec.name]: edge }), `${spec.name} ${String(edge)}`).toBeNull();
+      if (!spec.nullable)
+        expect(await refusalOf(kind, { ...rowOf(kind), [spec.name]: null }), spec.name).toMatch(/not-null/);
+    }
+  });
+});

@@ -1,0 +1,14 @@
+import { defineGaps, gapMaker } from '../figure/index.js';
+
+/** What figures of this room still lack, and the results that it states in words. */
+export const COSTING_GAPS = defineGaps({
+  asking: {
+    'frozen-in-other-currency': '{subject} was frozen in {currency}, and the book counts in another currency now',
+    'other-output-unit':
+      '{subject} is costed by the {unit} and {other} by the {otherUnit}, so that they cannot stand beside each other',
+    'no-batch-size': 'no batch size typed yet',
+  },
+  stated: {},
+});
+
+export const costingGap = gapMaker(COSTING_GAPS);

@@ -1,0 +1,12 @@
+import { defineGaps, gapMaker } from './gap.js';
+
+/** What figures of this room still lack, and the results that it states in words. */
+export const FIGURE_GAPS = defineGaps({
+  asking: {
+    'row-missing': 'something that {subject} is made of is missing',
+    'divided-by-nothing': '{name} cannot be worked out while {divisor} is zero',
+  },
+  stated: {},
+});
+
+export const figureGap = gapMaker(FIGURE_GAPS);

@@ -1,0 +1,11 @@
+import { defineGaps, gapMaker } from '../figure/index.js';
+
+/** What figures of this room still lack, and the results that it states in words. */
+export const SHEET_GAPS = defineGaps({
+  asking: {
+    'override-does-not-fit': 'what is tried here does not fit: {sentence}',
+  },
+  stated: {},
+});
+
+export const sheetGap = gapMaker(SHEET_GAPS);
