@@ -2,7 +2,7 @@ import { completeRow, fieldsOf, KIND_NAMES, newId, type FieldSpec, type Kind } f
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { DataSource } from 'typeorm';
 import { dataSource } from './data-source.js';
-import { columnName, tableName } from './tables.js';
+import { COLUMN_TYPES, columnName, tableName } from './tables.js';
 
 let database: DataSource;
 const bookId = newId();
@@ -23,18 +23,6 @@ interface Column {
   readonly data_type: string;
   readonly is_nullable: 'YES' | 'NO';
 }
-
-const DATA_TYPES: Readonly<Record<FieldSpec['type'], string>> = {
-  text: 'text',
-  decimal: 'numeric',
-  integer: 'integer',
-  choice: 'text',
-  reference: 'uuid',
-  unit: 'text',
-  currency: 'text',
-  day: 'date',
-  flag: 'boolean',
-};
 
 /** A value for a field that has no default. Foreign keys are looked at when a transaction ends, and none here does. */
 function valueFor({ type, name }: FieldSpec): unknown {
@@ -108,7 +96,7 @@ describe.each(KIND_NAMES)('the table of %s', (kind) => {
     const found = new Map(columns.map((column) => [column.column_name, column]));
     const expected = fieldsOf(kind).map(({ name, type, nullable }) => ({
       column_name: columnName(name),
-      data_type: DATA_TYPES[type],
+      data_type: COLUMN_TYPES[type],
       is_nullable: nullable ? 'YES' : 'NO',
     }));
     expect(expected.map(({ column_name }) => found.get(column_name))).toEqual(expected);

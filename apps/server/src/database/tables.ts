@@ -7,7 +7,8 @@ export const columnName = (field: string) => field.replace(/[A-Z]/g, (letter) =>
 /** The name of the table of a kind of row: supplierPrice → row_supplier_price. */
 export const tableName = (kind: Kind) => `row_${columnName(kind)}`;
 
-const COLUMN_TYPES: Record<FieldSpec['type'], EntitySchemaColumnOptions['type']> = {
+/** The type of the column for each type of field. */
+export const COLUMN_TYPES: Record<FieldSpec['type'], EntitySchemaColumnOptions['type']> = {
   text: 'text',
   decimal: 'numeric',
   integer: 'integer',

@@ -9,7 +9,7 @@ export interface Slope {
 }
 
 /**
- * The derivative of a figure by each of its inputs, by the chain rule over its working (`operation-table.ts` says how each
+ * The derivative of a figure by each field that is among its inputs, by the chain rule over its working (`operation-table.ts` says how each
  * operation moves). Empty where the figure is not whole.
  */
 export function slopes(figure: Figure): Slope[] {
@@ -31,7 +31,20 @@ export function slopes(figure: Figure): Slope[] {
       weight.set(part, (weight.get(part) ?? ZERO).plus(own.mul(slope)));
     });
   }
-  return order
-    .filter((each) => each.operation === 'input')
-    .map((each) => ({ input: each, slope: weight.get(each) ?? ZERO }));
+  return byField(
+    order
+      .filter((each) => each.operation === 'input')
+      .map((each) => ({ input: each, slope: weight.get(each) ?? ZERO })),
+  );
+}
+
+/** A field that was read in several places counts once, with all its ways to the figure together. */
+function byField(found: readonly Slope[]): Slope[] {
+  const fields = new Map<string, Slope>();
+  for (const { input, slope } of found) {
+    const key = `${input.place?.id ?? ''}.${input.place?.field ?? ''}`;
+    const known = fields.get(key);
+    fields.set(key, known === undefined ? { input, slope } : { input: known.input, slope: known.slope.plus(slope) });
+  }
+  return [...fields.values()];
 }

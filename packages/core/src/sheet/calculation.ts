@@ -1,9 +1,10 @@
 import type { Kind, RowOf } from '@nuvar/book';
-import type { CalledOf, Figure, Gap, Place } from '../figure/index.js';
+import type { Figure, Gap, Place } from '../figure/index.js';
 import type { Unit } from '../quantity/index.js';
+import type { RememberingOperations } from './memory.js';
 
 /** What a calculation reads from. Whatever it reads, it depends on, and is worked out again when that changes. */
-export interface Sheet {
+export interface Sheet extends RememberingOperations {
   /** The day as of which everything is worked out, "2026-03-31". */
   readonly asOf: string;
   row<K extends Kind>(kind: K, id: string): RowOf<K> | undefined;
@@ -17,23 +18,6 @@ export interface Sheet {
   read<Result>(calculation: Calculation<Result>, id: string): Result;
   /** A field of a row as a figure. */
   input<K extends Kind>(kind: K, row: RowOf<K>, field: keyof RowOf<K> & string, leaf: InputLeaf): Figure;
-
-  // The same as the operations of those names, and as mapping a list: what has not moved since last time is the very
-  // figure or element of last time. Last time is told by the place among the calls that the calculation makes.
-  sum(called: CalledOf, unit: Unit, parts: readonly Figure[]): Figure;
-  product(called: CalledOf, multiplicand: Figure, multiplier: Figure): Figure;
-  quotient(called: CalledOf, dividend: Figure, divisor: Figure): Figure;
-  /**
-   * One element for each item. An element is taken over from last time where its item and all that it reads are the same
-   * objects as then: `common` is what all of them read, `reads` gives what one item reads beside that; each is one object
-   * or a few in a list. `work` may use nothing else.
-   */
-  list<Item, Read, Element>(
-    items: readonly Item[],
-    common: unknown,
-    reads: (item: Item) => Read,
-    work: (item: Item, read: Read) => Element,
-  ): readonly Element[];
 }
 
 export interface InputLeaf {

@@ -27,11 +27,19 @@ function listLike({ reads, memories, ...list }: RememberedList): RememberedList 
   return { ...list, reads: [...reads], memories: memories.map(likewise) };
 }
 
-/** Operations that take over what has not moved. They remember in the memory that is open while they are called. */
+/**
+ * The same as the operations of those names, and as mapping a list: what has not moved since last time is the very figure
+ * or element of last time. Last time is told by the place among the calls that a calculation makes.
+ */
 export interface RememberingOperations {
   sum(called: CalledOf, unit: Unit, parts: readonly Figure[]): Figure;
   product(called: CalledOf, multiplicand: Figure, multiplier: Figure): Figure;
   quotient(called: CalledOf, dividend: Figure, divisor: Figure): Figure;
+  /**
+   * One element for each item. An element is taken over from last time where its item and all that it reads are the same
+   * objects as then: `common` is what all of them read, `reads` gives what one item reads beside that; each is one object
+   * or a few in a list. `work` may use nothing else.
+   */
   list<Item, Read, Element>(
     items: readonly Item[],
     common: unknown,

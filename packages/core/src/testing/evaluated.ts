@@ -1,7 +1,7 @@
 import { type BookRows, type Kind, rowsByKind } from '@nuvar/book';
 import { bookBuilder, type BookBuilder, quillfernPottery, rowsOfFile } from '@nuvar/book/demo';
 import { evaluate } from '../evaluate/index.js';
-import type { Evaluation } from '../sheet/index.js';
+import type { BookEvaluation, Evaluation } from '../sheet/index.js';
 
 /** The day on which the examples are worked out. */
 export const DAY = '2026-11-25';
@@ -16,7 +16,7 @@ export function rowsOf(build: (book: BookBuilder) => void, format?: number): Boo
 
 export const demoRows = (): BookRows => rowsOfFile(quillfernPottery());
 
-export function evaluated(rows: BookRows, asOf = DAY): Evaluation {
+export function evaluated(rows: BookRows, asOf = DAY): BookEvaluation {
   return evaluate(rowsByKind(rows), asOf);
 }
 
