@@ -63,7 +63,8 @@ function linesAround(book: BookReader, lines: readonly Line[]): Line[] {
   const products = lines.map(({ productId }) => productId);
   walk(products, 'productId', ({ componentId }) => componentId);
   walk(products, 'componentId', ({ productId }) => productId);
-  return [...found.values()];
+  // In one order, so that of several ways of one length the same is told.
+  return [...found.values()].sort((one, other) => (one.id < other.id ? -1 : 1));
 }
 
 function grouped(pairs: readonly (readonly [of: string, member: string])[]): Map<string, Set<string>> {

@@ -25,10 +25,14 @@ export const referencesLead: RowRule = {
       ),
 };
 
+/** The same one, in whatever order rows were found. */
+export const firstById = (rows: readonly StoredRow[]): StoredRow | undefined =>
+  rows.reduce<StoredRow | undefined>((so, row) => (so === undefined || row.id < so.id ? row : so), undefined);
+
 /** A row that something points to stays; the problem names one user of it. */
 export function stillUsed(book: BookReader, kind: Kind, removed: StoredRow): Problem[] {
   for (const referrer of referrersTo(kind)) {
-    const user = book.rowsWith(referrer.kind, referrer.field, removed.id)[0];
+    const user = firstById(book.rowsWith(referrer.kind, referrer.field, removed.id));
     if (user !== undefined) return [usedIn(book, kind, removed, referrer.kind, user)];
   }
   return [];

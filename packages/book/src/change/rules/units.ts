@@ -2,7 +2,7 @@ import { unitOfMeasure } from '../../fields/index.js';
 import { fieldsOf, UNIT_FIELDS } from '../../kinds.js';
 import { problem, type Problem } from '../../problem/index.js';
 import { type BookReader, fieldValue, type StoredRow } from '../stored-row.js';
-import { usedIn } from './references.js';
+import { firstById, usedIn } from './references.js';
 import type { RowRule } from './rule.js';
 
 /** A unit is one that Nuvar knows, or by its exact name one of the book's own. */
@@ -56,7 +56,8 @@ export const conversionsConvert: RowRule<'itemConversion'> = {
 /** A unit of the book stays while something is measured in it. */
 export function unitStillUsed(book: BookReader, removed: StoredRow<'bookUnit'>): Problem[] {
   for (const { kind, field } of UNIT_FIELDS) {
-    const user = book.rowsWith(kind, field, removed.name).find((row) => fieldValue(row, field) === removed.name);
+    const users = book.rowsWith(kind, field, removed.name).filter((row) => fieldValue(row, field) === removed.name);
+    const user = firstById(users);
     if (user !== undefined) return [usedIn(book, 'bookUnit', removed, kind, user)];
   }
   return [];
