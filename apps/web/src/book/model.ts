@@ -12,8 +12,8 @@ import {
 } from '@nuvar/book';
 import type { Snapshot } from './transport.js';
 
-/** A row that something may have happened to. */
-interface Touched {
+/** A row by its kind and id, to which something may have happened. */
+interface RowName {
   readonly kind: Kind;
   readonly id: string;
 }
@@ -53,7 +53,7 @@ export const model = {
     const rows = rowsOfColumns(snapshot.rows);
     confirmed = bookRows(rows);
     shown = bookRows(rows);
-    restore(touchedBy(pending), pending);
+    restore(rowsNamedBy(pending), pending);
     announce(Object.keys(rows) as Kind[]);
     return snapshot;
   },
@@ -71,12 +71,12 @@ export const model = {
   /** The server has written; `before` waited until now, `after` waits still. */
   confirm(writes: readonly Write[], before: readonly Change[], after: readonly Change[]): void {
     confirmed.apply(writes);
-    restore([...writes, ...touchedBy(before)], after);
+    restore([...writes, ...rowsNamedBy(before)], after);
   },
 
   /** The waiting changes have become others. */
   rewrite: (before: readonly Change[], after: readonly Change[]) =>
-    restore([...touchedBy(before), ...touchedBy(after)], after),
+    restore([...rowsNamedBy(before), ...rowsNamedBy(after)], after),
 
   subscribe(listener: () => void): () => void {
     listeners.add(listener);
@@ -91,7 +91,7 @@ export const model = {
   },
 };
 
-function touchedBy(changes: readonly Change[]): Touched[] {
+function rowsNamedBy(changes: readonly Change[]): RowName[] {
   return changes.flatMap(({ operations }) =>
     operations.map((operation) => ({
       kind: operation.kind,
@@ -101,7 +101,7 @@ function touchedBy(changes: readonly Change[]): Touched[] {
 }
 
 /** Shows touched rows as the server has them, with the waiting changes on top. What no longer fits is left to the server. */
-function restore(touched: readonly Touched[], pending: readonly Change[]): void {
+function restore(touched: readonly RowName[], pending: readonly Change[]): void {
   const once = new Map(
     touched.map(({ kind, id }) => [`${kind}/${id}`, { kind, id, before: shown.row(kind, id) ?? null }]),
   );

@@ -9,6 +9,8 @@ export function requireDay(text: string): void {
 /**
  * The day so many months after another: ("2026-01-31", 1) → "2026-02-28". Where the month is shorter, its last day.
  * Throws `not-a-day` for a text that is no day.
+ *
+ * @example addMonths('2026-01-31', 1) → "2026-02-28"
  */
 export function addMonths(day: string, months: number): string {
   requireDay(day);

@@ -68,20 +68,20 @@ export const candidateBatch: Calculation<CandidateBatch> = {
   },
   work(sheet, id) {
     const row = sheet.row('candidateBatch', id);
-    const owner = row && sheet.row('product', row.productId);
-    if (row === undefined || owner === undefined) {
+    const product = row && sheet.row('product', row.productId);
+    if (row === undefined || product === undefined) {
       const gone = ofMissingRow({ name: 'Batch size', unit: unit('each') }, 'a batch size');
       return { size: gone, variableCost: gone, fullCost: gone, setUpPerUnit: gone };
     }
-    const named = (name: string) => ({ name, subject: owner.name });
+    const named = (name: string) => ({ name, subject: product.name });
     const size = sheet.input('candidateBatch', row, 'batchSize', {
       ...named('Units started per batch'),
-      unit: unit(owner.outputUnit).per(BATCH),
+      unit: unit(product.outputUnit).per(BATCH),
       whenEmpty: (place) => costingGap('no-batch-size', place),
     });
-    const yielded = sheet.input('product', owner, 'yieldPercent', { ...named('Yield'), unit: PERCENT });
+    const yielded = sheet.input('product', product, 'yieldPercent', { ...named('Yield'), unit: PERCENT });
     const good = percentOf(named('Good units per batch'), yielded, size);
-    const parts = sheet.read(batchParts, owner.id);
+    const parts = sheet.read(batchParts, product.id);
     const setUpPerUnit = quotient(named('Batch cost per unit'), parts.costPerBatch, good);
     const variableCost = sum(named('Variable cost'), parts.costPerUnit.unit, [parts.costPerUnit, setUpPerUnit]);
     const hours = sum(named('Labour hours per unit'), parts.hoursPerUnit.unit, [

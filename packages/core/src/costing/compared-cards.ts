@@ -1,4 +1,4 @@
-import { constant, difference, type Figure, product, sum } from '../figure/index.js';
+import { constant, difference, type Figure, multiplied, sum } from '../figure/index.js';
 import { NUMBER, type Unit } from '../quantity/index.js';
 import type { UnitItem } from './unit-items.js';
 
@@ -54,7 +54,7 @@ export function comparedCards(
   const costs = (when: 'before' | 'now') =>
     lines.flatMap((line) => {
       const side = line[when];
-      return side === null ? [] : [product({ name: line.label, subject: names.subject }, side.quantity, side.price)];
+      return side === null ? [] : [multiplied({ name: line.label, subject: names.subject }, side.quantity, side.price)];
     });
   const [costBefore, costNow] = [total(names.before, costs('before')), total(names.now, costs('now'))];
   return {
@@ -97,8 +97,8 @@ function comparedLine(of: UnitItem, before: Side | null, now: Side | null): Comp
   );
   const dearer =
     before === null || now === null ? none('price') : difference(named('Price more or less'), now.price, before.price);
-  const quantityEffect = product(named('Quantity effect'), moved, (before ?? of).price);
-  const priceEffect = product(named('Price effect'), now?.quantity ?? none('quantity'), dearer);
+  const quantityEffect = multiplied(named('Quantity effect'), moved, (before ?? of).price);
+  const priceEffect = multiplied(named('Price effect'), now?.quantity ?? none('quantity'), dearer);
   return {
     source,
     element,

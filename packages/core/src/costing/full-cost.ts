@@ -1,4 +1,4 @@
-import { type Figure, product, sum } from '../figure/index.js';
+import { type Figure, multiplied, sum } from '../figure/index.js';
 import { overhead, shareOfRunningCosts } from '../overhead/index.js';
 import { labourHours, plannedUnits, productCost } from '../production/index.js';
 import { type Calculation, WHOLE_BOOK } from '../sheet/index.js';
@@ -38,6 +38,6 @@ export const overheadPerMonth: Calculation<{ carried: Figure }> = {
   work(sheet, productId) {
     const share = sheet.read(fullCost, productId).overhead;
     const called = { name: 'Share of running costs per month', subject: share.subject };
-    return { carried: product(called, share, plannedUnits(sheet, productId)) };
+    return { carried: multiplied(called, share, plannedUnits(sheet, productId)) };
   },
 };

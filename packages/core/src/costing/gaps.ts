@@ -11,4 +11,5 @@ export const COSTING_GAPS = defineGaps({
   stated: {},
 });
 
+/** Makes a gap of this room: by its code, the place that would settle it, and the values that its sentence names. */
 export const costingGap = gapMaker(COSTING_GAPS);

@@ -18,6 +18,7 @@ export { unitItems, type UnitItem } from './unit-items.js';
 export { productComparison } from './product-comparison.js';
 export { frozenComparison } from './saved-card-comparison.js';
 
+/** The calculations of this room whose figures can be asked for by key. */
 export const COSTING_CALCULATIONS: readonly Calculation<unknown>[] = [
   fullCost,
   overheadPerMonth,

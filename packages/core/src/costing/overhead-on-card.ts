@@ -1,4 +1,4 @@
-import { difference, type Figure, product, sum } from '../figure/index.js';
+import { difference, type Figure, multiplied, sum } from '../figure/index.js';
 import { overhead, shareOfRunningCosts } from '../overhead/index.js';
 import { batch, labourHours, ownersLabour, productCost } from '../production/index.js';
 import { type Calculation, WHOLE_BOOK } from '../sheet/index.js';
@@ -35,7 +35,7 @@ export const overheadOnCard: Calculation<OverheadOnCard> = {
     const hours = sheet.read(labourHours, productId).perUnit;
     const { good } = sheet.read(batch, productId);
     const called = (name: string) => ({ name, subject: variableCost.subject });
-    const perBatch = (figure: Figure) => product(called(`${figure.name} per batch`), figure, good);
+    const perBatch = (figure: Figure) => multiplied(called(`${figure.name} per batch`), figure, good);
     const productionOverhead = shareOfRunningCosts(sheet, called('Production overhead'), rates.productionRate, hours);
     const productionCost = sum(called('Production cost'), variableCost.unit, [variableCost, productionOverhead]);
     const nonProductionOverhead = shareOfRunningCosts(

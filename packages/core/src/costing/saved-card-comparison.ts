@@ -18,11 +18,11 @@ export const frozenComparison: Calculation<CardComparison> = {
   },
   work(sheet, cardId) {
     const card = sheet.row('frozenCard', cardId);
-    const owner = card && sheet.row('product', card.productId);
-    const output = unit(owner?.outputUnit ?? 'each');
+    const product = card && sheet.row('product', card.productId);
+    const output = unit(product?.outputUnit ?? 'each');
     const then = card === undefined ? [] : sheet.rowsOf('frozenLine', 'frozenCardId', cardId);
     return comparedCards(
-      { before: 'Full cost then', now: 'Full cost now', subject: owner?.name ?? 'this product' },
+      { before: 'Full cost then', now: 'Full cost now', subject: product?.name ?? 'this product' },
       money(sheet).per(output),
       then.map((row) => frozenItem(sheet, row, output)),
       card === undefined ? [] : unitItems(sheet, card.productId),

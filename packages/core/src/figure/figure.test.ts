@@ -6,7 +6,7 @@ import type { Figure } from './figure.js';
 import { folded } from './folded.js';
 import { figureGap } from './gaps.js';
 import { constant, missing } from './leaves.js';
-import { difference, percentOf, product, quotient, shareOf, sum, wholeOf } from './operations.js';
+import { difference, multiplied, percentOf, quotient, shareOf, sum, wholeOf } from './operations.js';
 import { runningSum } from './running-sum.js';
 import { sameValue } from './same-value.js';
 import { slopes } from './slopes.js';
@@ -31,13 +31,13 @@ describe('figures', () => {
     const half = sum('cost', EUR, [euros('3'), unknown]);
     expect(half.amount?.toFixed()).toBe('3');
     expect(half.gaps.map((each) => each.code)).toEqual(['row-missing']);
-    expect(product('twice', half, constant('two', '2', NUMBER, 'example')).amount?.toFixed()).toBe('6');
+    expect(multiplied('twice', half, constant('two', '2', NUMBER, 'example')).amount?.toFixed()).toBe('6');
     expect(percentOf('part', constant('ten', '10', PERCENT, 'example'), half).amount?.toFixed()).toBe('0.3');
     for (const of of [
       difference('profit', euros('9'), half),
       shareOf('margin', half, euros('9')),
       quotient('ratio', euros('9'), half),
-      product('square', half, half),
+      multiplied('square', half, half),
     ]) {
       expect(of.amount).toBeNull();
       expect(of.gaps).toHaveLength(1);
@@ -91,7 +91,7 @@ describe('a folded figure', () => {
     let opened = 0;
     const times = ({ one, other }: { one: string; other: string }) => {
       opened += 1;
-      return product(
+      return multiplied(
         'Twice three',
         constant('Two', one, NUMBER, 'definition'),
         constant('Three', other, NUMBER, 'definition'),

@@ -55,6 +55,7 @@ export function figureKey({ publishedOf, member }: Figure): string {
   return publishedOf?.calculation ? `${publishedOf.calculation.name}/${publishedOf.id}/${member}` : '';
 }
 
+/** True for a figure among the results of a calculation. */
 export function isFigure(value: unknown): value is Figure {
   return typeof value === 'object' && value !== null && 'operation' in value && 'unit' in value;
 }

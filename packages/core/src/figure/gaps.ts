@@ -9,4 +9,5 @@ export const FIGURE_GAPS = defineGaps({
   stated: {},
 });
 
+/** Makes a gap of this room: by its code, the place that would settle it, and the values that its sentence names. */
 export const figureGap = gapMaker(FIGURE_GAPS);

@@ -16,7 +16,7 @@ export {
   difference,
   largest,
   percentOf,
-  product,
+  multiplied,
   quotient,
   rounded,
   shaped,

@@ -90,7 +90,7 @@ export function difference(called: Called, minuend: Figure, subtrahend: Figure):
 }
 
 /** One figure times another. A partial figure times a known factor stays partial; two partial ones have no product. */
-export function product(called: Called, multiplicand: Figure, multiplier: Figure): Figure {
+export function multiplied(called: Called, multiplicand: Figure, multiplier: Figure): Figure {
   const { amount: one } = multiplicand;
   const { amount: other } = multiplier;
   const bothPartial = multiplicand.gaps.length > 0 && multiplier.gaps.length > 0;

@@ -1,7 +1,11 @@
 import currencies from 'currency-codes';
 import { type Decimal, decimal } from '../number/index.js';
 
-/** Digits after the point that a currency has, by ISO 4217 (JPY 0, EUR 2, KWD 3); 2 where the table has none. */
+/**
+ * Digits after the point that a currency has, by ISO 4217 (JPY 0, EUR 2, KWD 3); 2 where the table has none.
+ *
+ * @example minorDigits('JPY') → 0
+ */
 export function minorDigits(currency: string): number {
   return currencies.code(currency)?.digits ?? 2;
 }

@@ -21,6 +21,8 @@ export function hasEnding(ending: PriceEnding, minorUnit: Decimal): boolean {
  * 7.99 than to 8.99. Never below the smallest price with that ending: 0.40 down to .99 stays 0.99. An ending that the
  * currency lacks, whose smallest amount is `minorUnit`, counts as none, and the price comes back as it is.
  * Common practice of pricing; no source.
+ *
+ * @example priceEnding(decimal('18.20'), '.99', 'up', decimal('0.01')) → "18.99"
  */
 export function priceEnding(
   price: Decimal,

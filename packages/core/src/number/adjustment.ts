@@ -10,6 +10,8 @@ export interface Adjustment {
 /**
  * Reads how values are to be changed: "+5%" and "-2 %" by a percentage, "x1.1" and "*1.1" by a factor, "+0.20" and "-0.20"
  * by an amount, "12.50" to that value. Null where it is none of these.
+ *
+ * @example readAdjustment('+5%', '.') → {"how":"percent","by":"5"}
  */
 export function readAdjustment(text: string, decimalSign: DecimalSign): Adjustment | null {
   const tidy = text.trim().replace(/[−–]/g, '-');
@@ -32,6 +34,8 @@ const MOST_DECIMALS = 6;
 /**
  * A value after an adjustment, with at most six decimals, half away from zero. What is empty stays empty, unless one value
  * is put in its place.
+ *
+ * @example adjusted('20.00', { how: 'percent', by: '5' }) → "21"
  */
 export function adjusted(value: string | null, { how, by }: Adjustment): string | null {
   if (how === 'value') return by;

@@ -8,6 +8,8 @@ import { compared, withoutNoise } from './noise.js';
  * positive one. Ties go to the earlier line. A negative weight takes a negative share.
  *
  * Throws `basis-not-positive` where the weights do not sum to more than zero: never an even split in secret.
+ *
+ * @example apportion(decimal('10'), [1, 1, 1].map(decimal), decimal('0.01')) → ["3.34","3.33","3.33"]
  */
 export function apportion(amount: DecimalValue, weights: readonly DecimalValue[], step: DecimalValue): DecimalValue[] {
   const basis = weights.reduce((total, weight) => total.plus(weight), ZERO);
@@ -28,7 +30,11 @@ export function apportion(amount: DecimalValue, weights: readonly DecimalValue[]
   return floors.map((steps, line) => (extra.has(line) ? steps.plus(1) : steps).mul(step));
 }
 
-/** Shares in percent with one digit that sum to exactly 100.0, for amounts shown beside each other; none where the total is not positive. */
+/**
+ * Shares in percent with one digit that sum to exactly 100.0, for amounts shown beside each other; none where the total is not positive.
+ *
+ * @example sharesInPercent([1, 1, 1].map(decimal)) → ["33.4","33.3","33.3"]
+ */
 export function sharesInPercent(amounts: readonly DecimalValue[]): string[] | null {
   const total = amounts.reduce((sum, amount) => sum.plus(amount), ZERO);
   if (total.lte(0)) return null;

@@ -17,6 +17,9 @@ export type DecimalSign = '.' | ',';
  * A single sign before one or two, or more than three, digits is the decimal sign whatever the country; before exactly
  * three digits the country decides. A plain number keeps the digits that were typed ("9.50"); quotients keep 12 after the
  * point. Returns null where it is not a number.
+ *
+ * @example readNumber('3/4', '.') → {"value":"0.75","unit":null,"percent":false}
+ * @example readNumber('2 h 30', ',') → {"value":"150","unit":"min","percent":false}
  */
 export function readNumber(text: string, decimalSign: DecimalSign): ReadNumber | null {
   const tidy = text

@@ -16,6 +16,8 @@ export type Rounding = RoundingMode | 'up' | 'down';
  *
  * What divisions left in the last digits is dropped first, in every mode: 10/3 x 3 is 10, and 10 rounded up to cents is
  * 10.00 and not 10.01; 29.955 / 3 is 9.985 and rounds to 9.99.
+ *
+ * @example roundToStep(decimal('7.32'), decimal('0.05'), 'up') → "7.35"
  */
 export function roundToStep(amount: DecimalValue, step: DecimalValue, rounding: Rounding): DecimalValue {
   return withoutNoise(amount).div(step).toDecimalPlaces(0, MODES[rounding]).mul(step);
@@ -28,7 +30,12 @@ const MODES: Record<Rounding, DecimalStatic.Rounding> = {
   down: Decimal.ROUND_FLOOR,
 };
 
-/** Rounds to so many digits after the point and writes it with exactly those: ("1.005", 2) → "1.01". */
+/**
+ * Rounds to so many digits after the point and writes it with exactly those: ("1.005", 2) → "1.01".
+ *
+ * @example fixedDigits('1.005', 2, 'half-away-from-zero') → "1.01"
+ * @example fixedDigits('1.005', 2, 'half-even') → "1.00"
+ */
 export function fixedDigits(amount: string, digits: number, rounding: RoundingMode): string {
   return withoutNoise(new Decimal(amount)).toFixed(digits, MODES[rounding]);
 }

@@ -11,4 +11,5 @@ export const OVERHEAD_GAPS = defineGaps({
   stated: {},
 });
 
+/** Makes a gap of this room: by its code, the place that would settle it, and the values that its sentence names. */
 export const overheadGap = gapMaker(OVERHEAD_GAPS);

@@ -8,4 +8,5 @@ export { openDays } from './open-days.js';
 export { overhead, type Overhead, shareOfRunningCosts } from './overhead.js';
 export { runningCost } from './running-cost.js';
 
+/** The calculations of this room whose figures can be asked for by key. */
 export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [openDays, runningCost, overhead];

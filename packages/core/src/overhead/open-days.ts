@@ -1,4 +1,4 @@
-import { choice, constant, difference, type Figure, product, quotient } from '../figure/index.js';
+import { choice, constant, difference, type Figure, multiplied, quotient } from '../figure/index.js';
 import { type Calculation, DAY, MONTH, WEEK, YEAR } from '../sheet/index.js';
 
 export const MONTHS_A_YEAR = constant('Months in a year', '12', MONTH.per(YEAR), 'calendar');
@@ -28,7 +28,7 @@ export const openDays: Calculation<{ perMonth: Figure }> = {
       name: 'Closed days per year',
       unit: DAY.per(YEAR),
     });
-    const perYear = difference('Open days per year', product('Weekdays per year', perWeek, WEEKS_A_YEAR), closed);
+    const perYear = difference('Open days per year', multiplied('Weekdays per year', perWeek, WEEKS_A_YEAR), closed);
     return {
       perMonth: choice(
         name,

@@ -6,7 +6,7 @@ import {
   difference,
   type Figure,
   isWhole,
-  product,
+  multiplied,
   quotient,
   sum,
 } from '../figure/index.js';
@@ -88,7 +88,7 @@ function plannedHoursByProduct(sheet: Sheet): Figure[] {
     .filter((row) => row.plannedUnitsPerMonth !== null && !row.archived)
     .map(({ id, name }) => {
       const hours = sheet.read(labourHours, id).perUnit;
-      return product({ name: 'Planned hours', subject: name }, hours, plannedUnits(sheet, id));
+      return multiplied({ name: 'Planned hours', subject: name }, hours, plannedUnits(sheet, id));
     });
 }
 
@@ -125,7 +125,7 @@ function absorptionBasis(sheet: Sheet, plannedHours: Figure): Figure {
  * or not the hours are known.
  */
 export function shareOfRunningCosts(sheet: Sheet, called: CalledOf, rate: Figure, hours: Figure): Figure {
-  if (!isWhole(rate) || !rate.amount.isZero()) return sheet.product(called, rate, hours);
+  if (!isWhole(rate) || !rate.amount.isZero()) return sheet.multiplied(called, rate, hours);
   const nothing = constant('Nothing to share out', '0', rate.unit.times(hours.unit), 'no running costs');
   return choice(called, nothing, 'there are no running costs to share out');
 }

@@ -1,6 +1,15 @@
 import type { RowOf } from '@nuvar/book';
 import { addMonths } from '../calendar/index.js';
-import { choice, constant, type Figure, type Gap, missing, ofMissingRow, product, quotient } from '../figure/index.js';
+import {
+  choice,
+  constant,
+  type Figure,
+  type Gap,
+  missing,
+  multiplied,
+  ofMissingRow,
+  quotient,
+} from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, DAY, money, MONTH, type Sheet, WEEK, WHOLE_BOOK, YEAR } from '../sheet/index.js';
 import { overheadGap } from './gaps.js';
@@ -46,9 +55,9 @@ function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
     });
   switch (row.rhythm) {
     case 'day':
-      return product(called, every(DAY), sheet.read(openDays, WHOLE_BOOK).perMonth);
+      return multiplied(called, every(DAY), sheet.read(openDays, WHOLE_BOOK).perMonth);
     case 'week':
-      return quotient(called, product('Per year', every(WEEK), WEEKS_A_YEAR), MONTHS_A_YEAR);
+      return quotient(called, multiplied('Per year', every(WEEK), WEEKS_A_YEAR), MONTHS_A_YEAR);
     case 'month':
       return choice(called, every(MONTH), 'it comes every month');
     case 'quarter':

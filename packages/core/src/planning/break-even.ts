@@ -1,5 +1,14 @@
 import { overheadPerMonth } from '../costing/index.js';
-import { choice, type Figure, type Gap, missing, ofMissingRow, product, quotient, rounded } from '../figure/index.js';
+import {
+  choice,
+  type Figure,
+  type Gap,
+  missing,
+  multiplied,
+  ofMissingRow,
+  quotient,
+  rounded,
+} from '../figure/index.js';
 import { minorDigits, minorUnit } from '../money/index.js';
 import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
@@ -35,22 +44,22 @@ export const candidateSale: Calculation<CandidateSale> = {
   },
   work(sheet, candidateId) {
     const row = sheet.row('candidatePrice', candidateId);
-    const owner = row && sheet.row('product', row.productId);
+    const product = row && sheet.row('product', row.productId);
     const channel = row && sheet.row('channel', row.channelId);
-    if (row === undefined || owner === undefined || channel === undefined) {
+    if (row === undefined || product === undefined || channel === undefined) {
       const gone = ofMissingRow({ name: 'Candidate price', unit: money(sheet) }, 'a candidate price');
       return { price: gone, beforeTax: gone, contribution: gone };
     }
-    const perUnit = money(sheet).per(unit(owner.outputUnit));
+    const perUnit = money(sheet).per(unit(product.outputUnit));
     const price = sheet.input('candidatePrice', row, 'price', {
       name: 'Candidate price',
-      subject: owner.name,
+      subject: product.name,
       unit: perUnit,
       whenEmpty: (place) => planningGap('no-candidate-price', place),
     });
-    const point = sheet.rowsOf('pricePoint', 'productId', owner.id).find((each) => each.channelId === channel.id);
-    const proceeds = netProceedsAt(price, saleTerms(sheet, owner, channel, point), owner.name);
-    const contribution = contributionOf(proceeds, unitCostOf(sheet, owner.id), owner.name);
+    const point = sheet.rowsOf('pricePoint', 'productId', product.id).find((each) => each.channelId === channel.id);
+    const proceeds = netProceedsAt(price, saleTerms(sheet, product, channel, point), product.name);
+    const contribution = contributionOf(proceeds, unitCostOf(sheet, product.id), product.name);
     return { price, beforeTax: proceeds.beforeTax, contribution };
   },
 };
@@ -112,8 +121,8 @@ function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakE
     exactUnits,
     units,
     unitsPerOpenDay: quotient('Break-even units per open day', exactUnits, sheet.read(openDays, WHOLE_BOOK).perMonth),
-    exactRevenue: product('Revenue at break-even, exact', exactUnits, sale.beforeTax),
-    revenue: product('Revenue at break-even', units, sale.beforeTax),
+    exactRevenue: multiplied('Revenue at break-even, exact', exactUnits, sale.beforeTax),
+    revenue: multiplied('Revenue at break-even', units, sale.beforeTax),
   };
 }
 

@@ -13,4 +13,5 @@ export const PLANNING_GAPS = defineGaps({
   },
 });
 
+/** Makes a gap of this room: by its code, the place that would settle it, and the values that its sentence names. */
 export const planningGap = gapMaker(PLANNING_GAPS);

@@ -6,6 +6,7 @@ export { PLANNING_GAPS } from './gaps.js';
 export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
 export { coverage } from './coverage.js';
 
+/** The calculations of this room whose figures can be asked for by key. */
 export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   candidateSale,
   breakEvenOfBook,

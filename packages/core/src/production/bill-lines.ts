@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, figureGap, folded, missing, product, shareOf, sum } from '../figure/index.js';
+import { type Figure, figureGap, folded, missing, multiplied, shareOf, sum } from '../figure/index.js';
 import { materialPrice, type MaterialPrice, ownConversions } from '../purchasing/index.js';
 import { conversion, PERCENT } from '../quantity/index.js';
 import { BATCH, money, type Sheet } from '../sheet/index.js';
@@ -75,7 +75,7 @@ function takingOf(sheet: Sheet, line: Line, units: Batch, reads: Reads): Taking 
     of: item,
     basis,
     quantity,
-    hours: inside && product({ name: 'Hours inside', subject: item.name }, quantity, inside),
+    hours: inside && multiplied({ name: 'Hours inside', subject: item.name }, quantity, inside),
   };
 }
 
@@ -93,11 +93,11 @@ function ofMaterial(taking: Taking, price: MaterialPrice): CostItem {
   const subject = of?.name ?? '';
   const element = (of as LineItem).isPackaging ? 'packaging' : 'materials';
   if (price.landed === null) {
-    const cost = product({ name: 'Cost per batch', subject }, quantity, price.listed);
+    const cost = multiplied({ name: 'Cost per batch', subject }, quantity, price.listed);
     return itemOn(element, taking, price.perBaseUnit, cost);
   }
-  const listed = product({ name: 'Listed cost per batch', subject }, quantity, price.listed);
-  const landed = product({ name: 'Landed add-on per batch', subject }, quantity, price.landed);
+  const listed = multiplied({ name: 'Listed cost per batch', subject }, quantity, price.listed);
+  const landed = multiplied({ name: 'Landed add-on per batch', subject }, quantity, price.landed);
   return itemOn(element, taking, price.perBaseUnit, listed, landed);
 }
 
@@ -109,7 +109,7 @@ function ofComponent(sheet: Sheet, taking: Taking, unitCost: UnitCost): CostItem
   const inComponent = (element: Element): Figure | null => {
     const inside = unitCost[element];
     if (inside.parts.length === 0 && inside.gaps.length === 0) return null;
-    return sheet.product({ name: INSIDE[element], subject }, taking.quantity, inside);
+    return sheet.multiplied({ name: INSIDE[element], subject }, taking.quantity, inside);
   };
   return {
     taking,

@@ -1,5 +1,14 @@
 import type { RowOf } from '@nuvar/book';
-import { difference, type Figure, missing, ofMissingRow, percentOf, product, quotient, sum } from '../figure/index.js';
+import {
+  difference,
+  type Figure,
+  missing,
+  multiplied,
+  ofMissingRow,
+  percentOf,
+  quotient,
+  sum,
+} from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
 import { productionGap } from './gaps.js';
@@ -63,7 +72,7 @@ function energy(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
     whenEmpty: (place) => productionGap('no-tariff', place, { subject }),
   });
   const drawn = percentOf({ name: 'Energy per hour', subject }, load, power);
-  return product({ name: 'Cost of energy per hour', subject }, drawn, tariff);
+  return multiplied({ name: 'Cost of energy per hour', subject }, drawn, tariff);
 }
 
 /** What it loses over its life / life in hours. Gaps: a price without a life or the reverse, worth more at the end than it cost. */

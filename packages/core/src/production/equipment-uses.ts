@@ -1,11 +1,11 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, missing, product } from '../figure/index.js';
+import { type Figure, missing, multiplied } from '../figure/index.js';
 import { converted } from '../purchasing/index.js';
 import { unit } from '../quantity/index.js';
-import { BATCH, HOUR, MINUTE, money, PLACE, type Sheet } from '../sheet/index.js';
+import { BATCH, HOUR, MINUTE, money, type Sheet, SPACE } from '../sheet/index.js';
 import type { Batch } from './batch.js';
 import { equipmentRate } from './equipment-rate.js';
-import { runCost } from './equipment-run.js';
+import { loadCost } from './shared-load.js';
 import { productionGap } from './gaps.js';
 import { type CostRow, type ItemOf, itemOn, type Taking, type TakingBasis } from './taking.js';
 
@@ -26,13 +26,13 @@ export const equipmentUses: CostRow = {
     ),
   priced: (sheet, { of }) => {
     if (of === null) return null;
-    return of.kind === 'equipmentRun' ? sheet.read(runCost, of.id).perPlace : sheet.read(equipmentRate, of.id).perHour;
+    return of.kind === 'equipmentRun' ? sheet.read(loadCost, of.id).perPlace : sheet.read(equipmentRate, of.id).perHour;
   },
   cost(sheet, taking, priced) {
     const called = { name: 'Equipment', subject: taking.of?.name ?? taking.quantity.subject };
     if (priced !== null) {
       const rate = priced as Figure;
-      return itemOn('equipment', taking, rate, sheet.product(called, taking.quantity, rate));
+      return itemOn('equipment', taking, rate, sheet.multiplied(called, taking.quantity, rate));
     }
     const place = { kind: 'equipmentUse', id: taking.id, field: 'equipmentId' } as const;
     const reason = productionGap('no-machine', place, { subject: `a use in ${called.subject}` });
@@ -84,7 +84,7 @@ function takingOf(
   // A change is refused that would make it so; what is tried in a what-if is not.
   if (isSpace !== (use.basis === 'space per unit') && name !== null) {
     const place = { kind: 'equipmentUse', id: use.id, field: 'basis' } as const;
-    const leaf = { name: 'Taken per batch', subject, unit: (isSpace ? PLACE : HOUR).per(BATCH) };
+    const leaf = { name: 'Taken per batch', subject, unit: (isSpace ? SPACE : HOUR).per(BATCH) };
     return {
       ...taking,
       quantity: missing(leaf, productionGap('space-or-time', place, { machine: name, subject: productName })),
@@ -93,10 +93,10 @@ function takingOf(
   const stated = sheet.input('equipmentUse', use, 'amount', {
     name: STATED[use.basis],
     subject,
-    unit: (isSpace ? PLACE : MINUTE).per(basis === 'batch' ? BATCH : unit(outputUnit)),
+    unit: (isSpace ? SPACE : MINUTE).per(basis === 'batch' ? BATCH : unit(outputUnit)),
     whenEmpty: (place) => productionGap('no-use-amount', place, { machine: name ?? 'a machine', subject: productName }),
   });
   const called = { name: isSpace ? 'Space per batch' : 'Minutes per batch', subject };
-  const taken = basis === 'batch' ? stated : product(called, stated, basis === 'good unit' ? good : started);
+  const taken = basis === 'batch' ? stated : multiplied(called, stated, basis === 'good unit' ? good : started);
   return { ...taking, quantity: isSpace ? taken : (converted(taken, 'min', 'h') as Figure) };
 }

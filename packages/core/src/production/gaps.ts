@@ -31,4 +31,5 @@ export const PRODUCTION_GAPS = defineGaps({
   },
 });
 
+/** Makes a gap of this room: by its code, the place that would settle it, and the values that its sentence names. */
 export const productionGap = gapMaker(PRODUCTION_GAPS);

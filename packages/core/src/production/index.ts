@@ -1,7 +1,7 @@
 import type { Calculation } from '../sheet/index.js';
 import { batch } from './batch.js';
 import { equipmentRate } from './equipment-rate.js';
-import { runCost } from './equipment-run.js';
+import { loadCost } from './shared-load.js';
 import { labourRate } from './labour-rate.js';
 import { ownersLabour } from './owners-labour.js';
 import { productCost } from './product-cost.js';
@@ -12,7 +12,7 @@ export { PRODUCTION_GAPS } from './gaps.js';
 export { batch } from './batch.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
 export { equipmentRate } from './equipment-rate.js';
-export { runCost } from './equipment-run.js';
+export { loadCost } from './shared-load.js';
 export { costRowOf } from './cost-rows.js';
 export { itemTotal } from './item-total.js';
 export { labourRate } from './labour-rate.js';
@@ -24,6 +24,7 @@ export type { CostItem, Taking } from './taking.js';
 export { labourHours, takings } from './takings.js';
 export { goesInto, productsUsing, whereUsed, type GoesIn } from './where-used.js';
 
+/** The calculations of this room whose figures can be asked for by key. */
 export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   batch,
   labourRate,
@@ -33,7 +34,7 @@ export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   otherCost,
   scrapWorth,
   equipmentRate,
-  runCost,
+  loadCost,
   equipmentUseCost,
   productCost,
   ownersLabour,

@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, missing, product, quotient } from '../figure/index.js';
+import { type Figure, missing, multiplied, quotient } from '../figure/index.js';
 import { converted } from '../purchasing/index.js';
 import { NUMBER, type Unit, unit } from '../quantity/index.js';
 import { BATCH, HOUR, MINUTE, money, type Sheet } from '../sheet/index.js';
@@ -58,7 +58,7 @@ const BASIS: Readonly<Record<Step['timeBasis'], TakingBasis>> = {
 function takingOf(sheet: Sheet, step: Step, grade: Grade | undefined, basis: TakingBasis, taken: Figure): Taking {
   const people = sheet.input('labourStep', step, 'people', { name: 'People', subject: step.name, unit: NUMBER });
   const called = { name: 'Productive hours per batch', subject: step.name };
-  const hours = step.people === '1' ? taken : product(called, taken, people);
+  const hours = step.people === '1' ? taken : multiplied(called, taken, people);
   const of: ItemOf | null = grade === undefined ? null : { kind: 'labourGrade', id: grade.id, name: grade.name };
   return { kind: 'labourStep', id: step.id, of, basis, quantity: hours, hours };
 }
@@ -72,7 +72,7 @@ function costOfHours(sheet: Sheet, taking: Taking, rate: object | null, { produc
   const called = { name: 'Labour', subject: step.name };
   if (rate !== null) {
     const perHour = rate as Figure;
-    return itemOn('labour', taking, perHour, sheet.product(called, taking.quantity, perHour));
+    return itemOn('labour', taking, perHour, sheet.multiplied(called, taking.quantity, perHour));
   }
   const place = { kind: 'labourStep', id: step.id, field: 'gradeId' } as const;
   const reason = productionGap('no-grade', place, { step: step.name, subject: productName });
@@ -110,6 +110,6 @@ function teamHours(sheet: Sheet, step: Step, { started, good, outputUnit, produc
     return converted(time('Minutes per batch', MINUTE.per(BATCH)), 'min', 'h') as Figure;
   const isPerGood = step.timeBasis === 'minutes per good unit';
   const perUnit = time(isPerGood ? 'Minutes per good unit' : 'Minutes per unit', MINUTE.per(output));
-  const minutes = product({ name: 'Minutes per batch', subject }, perUnit, isPerGood ? good : started);
+  const minutes = multiplied({ name: 'Minutes per batch', subject }, perUnit, isPerGood ? good : started);
   return converted(minutes, 'min', 'h') as Figure;
 }

@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { constant, difference, type Figure, missing, percentOf, product, sum, wholeOf } from '../figure/index.js';
+import { constant, difference, type Figure, missing, multiplied, percentOf, sum, wholeOf } from '../figure/index.js';
 import { convertedFor } from '../purchasing/index.js';
 import { PERCENT, unit, unitWord } from '../quantity/index.js';
 import { BATCH, type Sheet } from '../sheet/index.js';
@@ -27,7 +27,7 @@ export function quantityPerBatch(taken: TakenOf): Figure {
   if (inItemUnits === null) return withoutWay(taken, net);
   const gross = line.lossPercent === '0' ? inItemUnits : withWaste(taken, inItemUnits);
   if (line.basis === 'batch') return gross;
-  return product(
+  return multiplied(
     { name: 'Quantity per batch', subject: item.name },
     gross,
     line.basis === 'good unit' ? units.good : units.started,

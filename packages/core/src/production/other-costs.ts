@@ -37,7 +37,7 @@ export const otherCosts: CostRow = {
     const cost =
       taking.basis === 'batch'
         ? price
-        : sheet.product({ name: 'Other cost', subject: row.name }, price, taking.quantity);
+        : sheet.multiplied({ name: 'Other cost', subject: row.name }, price, taking.quantity);
     return itemOn('other', taking, price, cost);
   },
 };

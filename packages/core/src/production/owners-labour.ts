@@ -1,4 +1,4 @@
-import { type Figure, product, quotient, sum } from '../figure/index.js';
+import { type Figure, multiplied, quotient, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { BATCH, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { batch } from './batch.js';
@@ -28,5 +28,5 @@ function ownersPart(sheet: Sheet, { taking: { of, quantity }, labour }: CostItem
   if (of?.kind !== 'product') return null;
   const inside = sheet.read(ownersLabour, of.id).perUnit;
   if (inside.parts.length === 0) return null;
-  return product({ name: "Owner's time inside", subject: of.name }, quantity, inside);
+  return multiplied({ name: "Owner's time inside", subject: of.name }, quantity, inside);
 }

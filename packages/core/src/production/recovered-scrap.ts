@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { difference, type Figure, product, sum } from '../figure/index.js';
+import { difference, type Figure, multiplied, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { BATCH, money } from '../sheet/index.js';
 import { productionGap } from './gaps.js';
@@ -37,7 +37,7 @@ export const recoveredScrap: CostRow = {
       unit: money(sheet).per(unit(row.unit)),
       whenEmpty: (place) => productionGap('no-scrap', place, { subject }),
     });
-    const worth = product({ name: 'Recovered scrap', subject }, taking.quantity, price);
+    const worth = multiplied({ name: 'Recovered scrap', subject }, taking.quantity, price);
     const nothing = sum({ name: 'Nothing', subject }, worth.unit, []);
     const cost = difference({ name: 'Less recovered scrap', subject }, nothing, worth);
     return itemOn('materials', taking, price, cost);

@@ -39,6 +39,7 @@ const quantityOf = (sheet: Sheet, name: string, kind: CostRowKind, id: string): 
 
 // What each row of a product costs a batch, for whoever wants to open it.
 
+/** What a bill line takes of a batch and costs it. */
 export const lineCost: Calculation<{ total: Figure; quantity: Figure }> = {
   name: 'billLine',
   meanings: {
@@ -51,6 +52,7 @@ export const lineCost: Calculation<{ total: Figure; quantity: Figure }> = {
   }),
 };
 
+/** What a labour step takes of a batch, set-up included, and costs it. */
 export const labourStepCost: Calculation<{ hours: Figure; cost: Figure }> = {
   name: 'labourStep',
   meanings: {
@@ -66,6 +68,7 @@ export const labourStepCost: Calculation<{ hours: Figure; cost: Figure }> = {
   },
 };
 
+/** What a use of equipment takes of a batch and costs it. */
 export const equipmentUseCost: Calculation<{ perBatch: Figure; taken: Figure }> = {
   name: 'equipmentUse',
   meanings: {
@@ -78,12 +81,14 @@ export const equipmentUseCost: Calculation<{ perBatch: Figure; taken: Figure }> 
   }),
 };
 
+/** What a direct expense costs a batch. */
 export const otherCost: Calculation<{ perBatch: Figure }> = {
   name: 'otherCost',
   meanings: { perBatch: 'What this expense is for one batch.' },
   work: (sheet, id) => ({ perBatch: costOf(sheet, 'otherCost', id) }),
 };
 
+/** What the scrap of a batch is worth: its cost with the sign turned round. */
 export const scrapWorth: Calculation<{ perBatch: Figure }> = {
   name: 'recoveredScrap',
   meanings: { perBatch: 'What is recovered from one batch is worth. It lowers the cost of materials.' },

@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, product } from '../figure/index.js';
+import { type Figure, multiplied } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { HOUR, money } from '../sheet/index.js';
 import { ELEMENT_LABELS } from './elements.js';
@@ -31,7 +31,7 @@ export const typedCosts: CostRow = {
           of: null,
           basis: 'good unit',
           quantity: units.good,
-          hours: row.element === 'labour' ? product(called, perUnit, units.good) : null,
+          hours: row.element === 'labour' ? multiplied(called, perUnit, units.good) : null,
         };
       },
     );
@@ -46,7 +46,7 @@ export const typedCosts: CostRow = {
       unit: money(sheet).per(unit(outputUnit)),
       whenEmpty: (place) => productionGap('no-cost-amount', place, { cost: name.toLowerCase(), subject }),
     });
-    const cost = sheet.product({ name: `${name} per batch`, subject }, price, taking.quantity);
+    const cost = sheet.multiplied({ name: `${name} per batch`, subject }, price, taking.quantity);
     return itemOn(row.element, taking, price, cost);
   },
 };

@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { constant, type Figure, product, quotient } from '../figure/index.js';
+import { constant, type Figure, multiplied, quotient } from '../figure/index.js';
 import { type Conversion, conversion, ownWay, unit, unitWord, type WayStep } from '../quantity/index.js';
 import type { Sheet } from '../sheet/index.js';
 import { purchasingGap } from './gaps.js';
@@ -74,8 +74,8 @@ function throughStep(
   ];
   const called = { name: `${quantity.name} in ${leaves}`, subject: quantity.subject };
   return isForward
-    ? quotient(called, product(called, quantity, equal), many)
-    : quotient(called, product(called, quantity, many), equal);
+    ? quotient(called, multiplied(called, quantity, equal), many)
+    : quotient(called, multiplied(called, quantity, many), equal);
 }
 
 /**
@@ -88,7 +88,7 @@ export function converted(quantity: Figure, from: string, to: string): Figure | 
   if (way === null) return null;
   const called = { name: `${quantity.name} in ${to}`, subject: quantity.subject };
   const factor = factorOf(from, to, way);
-  return way.by === 'multiply' ? product(called, quantity, factor) : quotient(called, quantity, factor);
+  return way.by === 'multiply' ? multiplied(called, quantity, factor) : quotient(called, quantity, factor);
 }
 
 const FACTORS = new Map<Conversion, Figure>();

@@ -13,4 +13,5 @@ export const PURCHASING_GAPS = defineGaps({
   stated: {},
 });
 
+/** Makes a gap of this room: by its code, the place that would settle it, and the values that its sentence names. */
 export const purchasingGap = gapMaker(PURCHASING_GAPS);

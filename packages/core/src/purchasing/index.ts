@@ -13,6 +13,7 @@ export { materialPrice, type MaterialPrice } from './material-price.js';
 export { priceInForce, pricesOnTheDay } from './price-in-force.js';
 export { priceInUnits } from './price-in-units.js';
 
+/** The calculations of this room whose figures can be asked for by key. */
 export const PURCHASING_CALCULATIONS: readonly Calculation<unknown>[] = [
   exchangeRate,
   listedPrice,

@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, figureGap, type Gap, missing, product, quotient } from '../figure/index.js';
+import { type Figure, figureGap, type Gap, missing, multiplied, quotient } from '../figure/index.js';
 import { NUMBER, unit, unitWord } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { convertedFor } from './converted.js';
@@ -59,7 +59,7 @@ function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string)
   });
   if (price.currency === bookCurrency(sheet)) return paid;
   const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);
-  return product({ name: `Pack price in ${bookCurrency(sheet)}`, subject }, paid, rate);
+  return multiplied({ name: `Pack price in ${bookCurrency(sheet)}`, subject }, paid, rate);
 }
 
 function smallestOrder(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string, paid: Figure): Figure | null {
@@ -69,7 +69,7 @@ function smallestOrder(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: str
     subject,
     unit: NUMBER,
   });
-  return product({ name: 'Smallest order', subject }, packs, paid);
+  return multiplied({ name: 'Smallest order', subject }, packs, paid);
 }
 
 function packInBaseUnits(sheet: Sheet, price: RowOf<'supplierPrice'>, material: RowOf<'material'>): Figure | null {

@@ -6,9 +6,9 @@ import {
   type Figure,
   largest,
   missing,
+  multiplied,
   ofMissingRow,
   percentOf,
-  product,
   quotient,
   sum,
 } from '../figure/index.js';
@@ -152,9 +152,11 @@ function averagePrice(
   }
   const ordered = prices.map((price, index) => {
     const packs = sheet.input('supplierPrice', price, 'orderedPacks', { name: 'Packs ordered', subject, unit: NUMBER });
-    return product({ name: 'Ordered', subject }, packs, listed[index]?.pack as Figure);
+    return multiplied({ name: 'Ordered', subject }, packs, listed[index]?.pack as Figure);
   });
-  const paid = ordered.map((quantity, index) => product({ name: 'Paid', subject }, quantity, figures[index] as Figure));
+  const paid = ordered.map((quantity, index) =>
+    multiplied({ name: 'Paid', subject }, quantity, figures[index] as Figure),
+  );
   const [quantity] = ordered as [Figure];
   const weighted = quotient(
     average,

@@ -1,4 +1,4 @@
-import { constant, type Figure, product, quotient } from '../figure/index.js';
+import { constant, type Figure, multiplied, quotient } from '../figure/index.js';
 import { conversion, NUMBER, unitsWithin } from '../quantity/index.js';
 import type { Calculation, Sheet } from '../sheet/index.js';
 import { convertedFor, type ConvertedItem, factorOf, ownConversions } from './converted.js';
@@ -28,7 +28,7 @@ function pricePer(sheet: Sheet, item: ConvertedItem, perBase: Figure, base: stri
   const called = { name: `Price per ${wanted}`, subject: item.name };
   const direct = conversion(wanted, base);
   if (direct?.by === 'divide') return quotient(called, perBase, factorOf(wanted, base, direct));
-  if (direct !== null) return product(called, perBase, factorOf(wanted, base, direct));
+  if (direct !== null) return multiplied(called, perBase, factorOf(wanted, base, direct));
   const one = constant(`One ${wanted}`, '1', NUMBER, 'definition');
-  return product(called, perBase, convertedFor(sheet, item, one, wanted, base) as Figure);
+  return multiplied(called, perBase, convertedFor(sheet, item, one, wanted, base) as Figure);
 }

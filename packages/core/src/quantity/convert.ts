@@ -32,7 +32,12 @@ function findConversion(from: string, to: string): Conversion | null {
   return inverse.precision() < factor.precision() ? { by: 'divide', factor: inverse } : { by: 'multiply', factor };
 }
 
-/** Converts an amount, or returns null where no way leads from the one unit to the other. */
+/**
+ * Converts an amount, or returns null where no way leads from the one unit to the other.
+ *
+ * @example convert('1', 'lb', 'kg') → "0.45359237"
+ * @example convert('1', 'oz', 'US fl oz') → null
+ */
 export function convert(amount: string, from: string, to: string): DecimalValue | null {
   const way = conversion(from, to);
   if (way === null) return null;

@@ -16,4 +16,5 @@ export const SELLING_GAPS = defineGaps({
   },
 });
 
+/** Makes a gap of this room: by its code, the place that would settle it, and the values that its sentence names. */
 export const sellingGap = gapMaker(SELLING_GAPS);

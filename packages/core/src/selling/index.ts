@@ -14,6 +14,7 @@ export { saleTerms } from './sale-terms.js';
 export { salesPerMonth } from './sales-per-month.js';
 export { setPrice } from './set-price.js';
 
+/** The calculations of this room whose figures can be asked for by key. */
 export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   setPrice,
   pricePoint,

@@ -1,4 +1,4 @@
-import { type Figure, missing, product, quotient, rounded } from '../figure/index.js';
+import { type Figure, missing, multiplied, quotient, rounded } from '../figure/index.js';
 import { ONE } from '../number/index.js';
 import { labourHours, plannedAt, plannedUnits } from '../production/index.js';
 import type { Calculation } from '../sheet/index.js';
@@ -51,8 +51,8 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
         contribution,
         sheet.read(labourHours, id).perUnit,
       ),
-      contributionPerMonth: product({ name: 'Contribution per month', subject }, contribution, planned),
-      profitPerMonth: product({ name: 'Profit per month', subject }, profit, planned),
+      contributionPerMonth: multiplied({ name: 'Contribution per month', subject }, contribution, planned),
+      profitPerMonth: multiplied({ name: 'Profit per month', subject }, profit, planned),
       undiscountedContribution: full,
       unitsToEarnTheSame: unitsToEarnTheSame(plannedUnits(sheet, id), full, contribution, subject),
     };
@@ -65,7 +65,7 @@ function unitsToEarnTheSame(planned: Figure, before: Figure, after: Figure, subj
     return missing({ ...called, unit: planned.unit }, sellingGap('discount-eats-all', null), [after]);
   const needed = quotient(
     { name: 'Units needed', subject },
-    product({ name: 'Earned without the discount', subject }, planned, before),
+    multiplied({ name: 'Earned without the discount', subject }, planned, before),
     after,
   );
   return rounded(called, needed, ONE, 'up');

@@ -20,6 +20,7 @@ export interface Sheet extends RememberingOperations {
   input<K extends Kind>(kind: K, row: RowOf<K>, field: keyof RowOf<K> & string, leaf: InputLeaf): Figure;
 }
 
+/** How a field is called as a figure, and in which unit it is. */
 export interface InputLeaf {
   readonly name: string;
   readonly subject?: string;

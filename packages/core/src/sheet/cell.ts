@@ -41,6 +41,7 @@ export interface Cell {
 /** Looking through so many takes no longer than asking a set. */
 const FEW = 64;
 
+/** A cell that has not been worked out yet, or a source that has not been read. */
 export function newCell(of: Cell['of'], id: string, sheet: Sheet): Cell {
   const calculation = 'work' in of ? of : null;
   return {
@@ -62,6 +63,7 @@ export function newCell(of: Cell['of'], id: string, sheet: Sheet): Cell {
   };
 }
 
+/** True where the reader depends on the cell. */
 export function hasDependent({ dependents }: Cell, reader: Cell): boolean {
   if (dependents instanceof Set) return dependents.has(reader);
   return Array.isArray(dependents) ? dependents.includes(reader) : dependents === reader;
@@ -82,6 +84,7 @@ export function addDependent(cell: Cell, reader: Cell): boolean {
   return true;
 }
 
+/** The reader no longer depends on the cell. */
 export function removeDependent(cell: Cell, reader: Cell): void {
   const { dependents } = cell;
   if (dependents === reader) cell.dependents = null;

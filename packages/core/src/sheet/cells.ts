@@ -12,6 +12,7 @@ export interface Cells {
   all(): Iterable<Cell>;
 }
 
+/** No cells yet, for a sheet that is there when the first is made. */
 export function newCells(sheet: () => Sheet): Cells {
   const firstOfId = new Map<string, Cell>();
   return {
@@ -69,4 +70,5 @@ export const contentsPointing = (kind: Kind, field: string) => source(CONTENTS, 
 /** Which rows of a kind there are, under the id of the whole book. */
 export const allRows = (kind: Kind) => source(ALL, kind, '');
 
+/** Which rows of a kind there are, as a source that is touched. */
 export const touchedAll = (kind: Kind): Touched => ({ source: allRows(kind), id: WHOLE_BOOK });

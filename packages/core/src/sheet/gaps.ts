@@ -8,4 +8,5 @@ export const SHEET_GAPS = defineGaps({
   stated: {},
 });
 
+/** Makes a gap of this room: by its code, the place that would settle it, and the values that its sentence names. */
 export const sheetGap = gapMaker(SHEET_GAPS);

@@ -21,6 +21,7 @@ export interface Graph {
   touch(cell: Cell): void;
 }
 
+/** A graph of nothing yet. */
 export function newGraph(): Graph {
   const readers: Cell[] = [];
   const open: OpenMemory = { current: null };

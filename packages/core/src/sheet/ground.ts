@@ -61,6 +61,7 @@ export function sourceRead<Value>(
   return (cell.value ??= fill(rows)) as Value;
 }
 
+/** Says of sources that they have become others, where anyone ever read them here. */
 export function touch(graph: Graph, cells: Cells, touched: readonly Touched[]): void {
   for (const { source, id } of touched) {
     const cell = cells.find(source, id);
@@ -68,6 +69,7 @@ export function touch(graph: Graph, cells: Cells, touched: readonly Touched[]): 
   }
 }
 
+/** The sheet of a ground: what calculations that are worked out on it read from. */
 export function sheetOf(graph: Graph, ground: Ground, asOf: string): Sheet {
   const all = <K extends Kind>(kind: K): readonly RowOf<K>[] =>
     ground
@@ -95,6 +97,7 @@ export function sheetOf(graph: Graph, ground: Ground, asOf: string): Sheet {
 
 const idOf = ({ id }: { readonly id: string }) => id;
 
+/** A field as the row says it; where it is empty, the gap that asks for it. */
 export function plainInput(kind: Kind, row: { readonly id: string }, field: string, leaf: InputLeaf): Figure {
   const place = { kind, id: row.id, field };
   const value = fieldValue(row, field) as string | number | null;

@@ -86,6 +86,7 @@ class TouchCount {
   }
 }
 
+/** A layer without overrides over rows. */
 export function layerOver(below: RowsBelow): Layer {
   let overrides = new Map<string, { kind: Kind; byField: ByField }>();
   const laid = new Map<string, LaidRow>();

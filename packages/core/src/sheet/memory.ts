@@ -1,4 +1,4 @@
-import { type CalledOf, type Figure, product, quotient, runningSum, stillMadeOf } from '../figure/index.js';
+import { type CalledOf, type Figure, multiplied, quotient, runningSum, stillMadeOf } from '../figure/index.js';
 import type { Unit } from '../quantity/index.js';
 
 /** What a calculation made last time it was worked out, in the order of its calls; and how far it has come this time. */
@@ -33,7 +33,7 @@ function listLike({ reads, memories, ...list }: RememberedList): RememberedList 
  */
 export interface RememberingOperations {
   sum(called: CalledOf, unit: Unit, parts: readonly Figure[]): Figure;
-  product(called: CalledOf, multiplicand: Figure, multiplier: Figure): Figure;
+  multiplied(called: CalledOf, multiplicand: Figure, multiplier: Figure): Figure;
   quotient(called: CalledOf, dividend: Figure, divisor: Figure): Figure;
   /**
    * One element for each item. An element is taken over from last time where its item and all that it reads are the same
@@ -56,11 +56,12 @@ export interface OpenMemory {
 const isList = (made: Figure | RememberedList | undefined): made is RememberedList =>
   made !== undefined && 'elements' in made;
 
+/** The operations, which remember in whatever memory is open while they are called. */
 export function rememberingOperations(open: OpenMemory): RememberingOperations {
   const memoryOfCaller = (): Memory => {
-    const owner = open.current;
-    if (owner === null) return { made: [], next: 0 };
-    return (owner.memory ??= { made: [], next: 0 });
+    const remembering = open.current;
+    if (remembering === null) return { made: [], next: 0 };
+    return (remembering.memory ??= { made: [], next: 0 });
   };
   /** What was made last time at the place of this call, if it was a figure of that operation. */
   const before = (memory: Memory, operation: Figure['operation']): Figure | undefined => {
@@ -77,10 +78,10 @@ export function rememberingOperations(open: OpenMemory): RememberingOperations {
       const memory = memoryOfCaller();
       return remember(memory, runningSum(called, unit, parts, before(memory, 'sum')));
     },
-    product(called, one, other) {
+    multiplied(called, one, other) {
       const memory = memoryOfCaller();
       const known = before(memory, 'product');
-      return remember(memory, (known && stillMadeOf(known, called, [one, other])) ?? product(called, one, other));
+      return remember(memory, (known && stillMadeOf(known, called, [one, other])) ?? multiplied(called, one, other));
     },
     quotient(called, one, other) {
       const memory = memoryOfCaller();
@@ -135,13 +136,13 @@ function elementsAgain<Item>(
 
 /** Works an element out while the memory of its own is open. */
 function withMemory(open: OpenMemory, { memories }: RememberedList, index: number, work: () => unknown): unknown {
-  const owner = { memory: memories[index] ?? null };
-  if (owner.memory !== null) owner.memory.next = 0;
+  const remembering = { memory: memories[index] ?? null };
+  if (remembering.memory !== null) remembering.memory.next = 0;
   const outer = open.current;
-  open.current = owner;
+  open.current = remembering;
   const made = work();
   open.current = outer;
-  if (owner.memory !== null) memories[index] = owner.memory;
+  if (remembering.memory !== null) memories[index] = remembering.memory;
   return made;
 }
 

@@ -10,9 +10,9 @@ export const DAY = unit('day');
 export const HOUR = unit('h');
 export const MINUTE = unit('min');
 export const ORDER = unit('order');
-export const RUN = unit('run');
+export const LOAD = unit('run');
 /** Space in a shared run, in whatever it is counted by. */
-export const PLACE = unit('place');
+export const SPACE = unit('place');
 
 const currencyCode: Calculation<string> = {
   name: 'currency',

@@ -22,6 +22,7 @@ export interface FreezableView {
 const STORED_DECIMALS = 12;
 const stored = (figure: Figure) => (figure.amount?.toDecimalPlaces(STORED_DECIMALS) ?? 0).toString();
 
+/** What the card of a product would be saved as now, or what is missing for it. */
 export function freezableView(evaluation: Evaluation, productId: string): FreezableView {
   const output = unit(evaluation.sheet.row('product', productId)?.outputUnit ?? 'each');
   const items = unitItems(evaluation.sheet, productId);

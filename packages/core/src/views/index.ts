@@ -2,7 +2,7 @@ export type { BatchSizesView } from './batch-sizes-view.js';
 export type { CardLine, CardView } from './card-view.js';
 export type { ComparedLineView, ComparisonView } from './comparison-view.js';
 export { effectOf, type EffectView } from './effect-view.js';
-export type { RunView } from './equipment-view.js';
+export type { LoadView } from './equipment-view.js';
 export type { FigureView, GapView } from './figure-view.js';
 export type { FreezableView } from './freezable-view.js';
 export type { LooseEnd } from './loose-ends-view.js';

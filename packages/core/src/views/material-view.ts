@@ -33,6 +33,7 @@ export interface ListedPriceView {
   readonly smallestOrder: FigureView | null;
 }
 
+/** A supplier price by the base unit. */
 export function listedPriceView(evaluation: Evaluation, priceId: string): ListedPriceView {
   const { smallestOrder } = evaluation.read(listedPrice, priceId);
   return {

@@ -52,6 +52,7 @@ export interface ProductView {
   readonly strip: StripView;
 }
 
+/** What a product costs, with the strip of its first price. */
 export function productView(evaluation: Evaluation, productId: string): ProductView {
   const point = evaluation.sheet.rowsOf('pricePoint', 'productId', productId)[0];
   return {

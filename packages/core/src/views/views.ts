@@ -3,7 +3,7 @@ import type { Evaluation } from '../sheet/index.js';
 import { batchSizesView } from './batch-sizes-view.js';
 import { cardView } from './card-view.js';
 import { againstView, frozenView } from './comparison-view.js';
-import { runView } from './equipment-view.js';
+import { loadView } from './equipment-view.js';
 import { shown } from './figure-view.js';
 import { freezableView } from './freezable-view.js';
 import { looseEndsView } from './loose-ends-view.js';
@@ -24,7 +24,7 @@ export const VIEWS = {
   listedPrice: (evaluation: Evaluation, id: string) => listedPriceView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),
-  run: (evaluation: Evaluation, id: string) => runView(evaluation, id),
+  run: (evaluation: Evaluation, id: string) => loadView(evaluation, id),
   card: (evaluation: Evaluation, id: string) => cardView(evaluation, id),
   batchSizes: (evaluation: Evaluation, id: string) => batchSizesView(evaluation, id),
   freezable: (evaluation: Evaluation, id: string) => freezableView(evaluation, id),
@@ -41,6 +41,7 @@ export const VIEWS = {
 export type ViewName = keyof typeof VIEWS;
 export type ViewOf<Name extends ViewName> = ReturnType<(typeof VIEWS)[Name]>;
 
+/** True for the name of a view that can be asked for. */
 export function isViewName(value: string): value is ViewName {
   return Object.hasOwn(VIEWS, value);
 }

@@ -64,6 +64,7 @@ export interface LeverView extends FigureView {
   readonly perPercent: string;
 }
 
+/** The fields that move a figure most: by how much it moves when each of them rises by one percent, the largest first. */
 export function leversOf(evaluation: Evaluation, key: string, most: number): LeverView[] {
   const figure = evaluation.figure(key);
   if (figure === null) return [];

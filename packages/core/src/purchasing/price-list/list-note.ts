@@ -18,6 +18,7 @@ const LIST_NOTES = {
   'no-way-between-units': 'there is no way yet from {from} to {to}: state one under "Measured otherwise"',
 } as const;
 
+/** Why a row of a price list is not understood, or what is to be known of it: a code, and the values of its sentence. */
 export interface ListNote {
   readonly code: keyof typeof LIST_NOTES;
   readonly values: Readonly<Record<string, string>>;
@@ -26,6 +27,7 @@ export interface ListNote {
 /** The longest piece of a list that a note repeats. */
 const MOST_LETTERS = 30;
 
+/** A note with its values; the sentence is made last. */
 export function listNote(code: ListNote['code'], values: Readonly<Record<string, string>> = {}): ListNote {
   const short = Object.entries(values).map(([name, value]) => [name, value.slice(0, MOST_LETTERS)]);
   return { code, values: Object.fromEntries(short) as Record<string, string> };

@@ -31,6 +31,7 @@ export interface ListRow {
   readonly unknownUnit: string | null;
 }
 
+/** How a price list is to be read: which column is which, how numbers and days are written, and what holds for all rows. */
 export interface ListReading {
   readonly mapping: ColumnMapping;
   /** Rows before this one are headings and addresses. */

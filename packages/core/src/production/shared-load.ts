@@ -1,12 +1,21 @@
 import type { RowOf } from '@nuvar/book';
-import { choice, difference, type Figure, figureGap, missing, percentOf, product, quotient } from '../figure/index.js';
+import {
+  choice,
+  difference,
+  type Figure,
+  figureGap,
+  missing,
+  multiplied,
+  percentOf,
+  quotient,
+} from '../figure/index.js';
 import { PERCENT } from '../quantity/index.js';
-import { type Calculation, HOUR, money, PLACE, RUN, type Sheet } from '../sheet/index.js';
+import { type Calculation, HOUR, LOAD, money, type Sheet, SPACE } from '../sheet/index.js';
 import { equipmentRate } from './equipment-rate.js';
 import { productionGap } from './gaps.js';
 
 /** A run of a machine that several products share. */
-export interface RunCost {
+export interface LoadCost {
   readonly perRun: Figure;
   readonly perPlace: Figure;
   /** What the empty space costs in each run where it is shown as idle; zero where those inside carry it. */
@@ -17,7 +26,7 @@ export interface RunCost {
  * Cost of a run = hours x cost per hour of its machine; cost of a place = that / the places that are filled, or / all
  * places where empty space is shown as idle: then cost of the run - filled places x cost of a place = idle.
  */
-export const runCost: Calculation<RunCost> = {
+export const loadCost: Calculation<LoadCost> = {
   name: 'equipmentRun',
   meanings: {
     perRun: 'What one run costs, whoever is inside.',
@@ -33,11 +42,11 @@ export const runCost: Calculation<RunCost> = {
         row === undefined
           ? figureGap('row-missing', null, { subject: 'a product' })
           : productionGap('no-machine', { kind: 'equipmentRun', id, field: 'equipmentId' }, { subject });
-      const none = (name: string, unit: typeof PLACE) => missing({ ...named(name), unit }, reason);
-      const perRun = money(sheet).per(RUN);
+      const none = (name: string, unit: typeof SPACE) => missing({ ...named(name), unit }, reason);
+      const perRun = money(sheet).per(LOAD);
       return {
         perRun: none('Cost per run', perRun),
-        perPlace: none('Cost per place', money(sheet).per(PLACE)),
+        perPlace: none('Cost per place', money(sheet).per(SPACE)),
         idlePerRun: none('Idle per run', perRun),
       };
     }
@@ -45,19 +54,19 @@ export const runCost: Calculation<RunCost> = {
       productionGap('no-run-size', { kind: 'equipmentRun', id, field }, { subject });
     const hours = sheet.input('equipmentRun', row, 'hoursPerRun', {
       ...named('Hours per run'),
-      unit: HOUR.per(RUN),
+      unit: HOUR.per(LOAD),
       whenEmpty: ask('hoursPerRun'),
     });
-    const perRun = product(named('Cost per run'), hours, sheet.read(equipmentRate, row.equipmentId).perHour);
+    const perRun = multiplied(named('Cost per run'), hours, sheet.read(equipmentRate, row.equipmentId).perHour);
     const space = sheet.input('equipmentRun', row, 'space', {
       ...named('Space in all'),
-      unit: PLACE.per(RUN),
+      unit: SPACE.per(LOAD),
       whenEmpty: ask('space'),
     });
     const filled = filledSpace(sheet, row, space);
     const isIdleShown = row.emptySpace === 'shown as idle';
     const perPlace = quotient(named('Cost per place'), perRun, isIdleShown ? space : filled);
-    const carried = product(named('Carried by what is inside'), perPlace, filled);
+    const carried = multiplied(named('Carried by what is inside'), perPlace, filled);
     return { perRun, perPlace, idlePerRun: difference(named('Idle per run'), perRun, carried) };
   },
 };
