@@ -45,10 +45,26 @@ async function benchCore(file) {
   const prices = () => points.forEach((key) => evaluation.figure(key));
   prices();
   const allPrices = await afterPrice(() => (cards(evaluation), prices()));
+  const everyPrice = rows.pricePoint.map(({ id }) => ({
+    kind: 'pricePoint',
+    id,
+    field: 'price',
+    how: 'scale',
+    by: '1.1',
+  }));
+  let whatIf;
+  const whatIfPrices = () => points.forEach((key) => whatIf.figure(key));
+  const laid = await timed(() => {
+    whatIf = evaluation.fork(everyPrice);
+    whatIfPrices();
+  });
+  const allWhatIfPrices = await afterPrice(() => (cards(whatIf), whatIfPrices()));
   VIEWS.overview(evaluation, 'book');
   return [
     ['one price changes: all cost cards that depend on it, in core (median of 41)', costCards, '20 ms'],
     [`the same with all ${points.length.toLocaleString('en')} prices in 12 channels`, allPrices, '60 ms'],
+    ['the same in a what-if that raises all of them by 10 %', allWhatIfPrices, '1.5 times the row above'],
+    ['that what-if laid over the book, to its first reading of all prices (once)', laid, ''],
     ['whole bench book from nothing, all cost cards (median of 5)', fromNothing, '1,500 ms'],
   ];
 }
