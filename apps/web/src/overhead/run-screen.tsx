@@ -45,7 +45,7 @@ function SharedOut() {
           placeholder="from the week"
         />
       </div>
-      <h2 className="detail-heading">Shared out by labour hours</h2>
+      <h2 className="detail-heading">Shared out by productive hours</h2>
       <div className="fields">
         <RowField
           kind="settings"
@@ -61,7 +61,7 @@ function SharedOut() {
           <FigureLine label="Hours that the plan needs" unit="a month" figure={view.plannedHours} digits={2} />
           <FigureLine label={`Shared over ${view.basisNote}`} unit="hours a month" figure={view.basis} digits={2} />
           <FigureLine
-            label="On each labour hour"
+            label="On each productive hour"
             term="absorption rate"
             unit={`${currency} an hour`}
             figure={view.rate}

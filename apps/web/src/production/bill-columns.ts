@@ -19,7 +19,7 @@ const isFew = (value: string) => /^\d{1,2}$/.test(value) && Number(value) <= 24;
 
 /** Waste in percent: of the input, or as it is typed, "5 on top" of the net quantity. */
 function lossColumn(locale: string): Column<Line, LinePatch> {
-  const percent = fieldColumn<Line>('billLine', 'lossPercent', locale, { width: '5.2rem', header: 'Loss, %' });
+  const percent = fieldColumn<Line>('billLine', 'lossPercent', locale, { width: '4.6rem', header: 'Loss, %' });
   const shown = (text: string, basis: Line['lossBasis']) =>
     basis === 'on top' && text !== '0' ? `${text} on top` : text;
   return {
@@ -77,7 +77,7 @@ export function billColumns(
     {
       id: 'quantity',
       header: 'Quantity',
-      width: '5.5rem',
+      width: '5rem',
       type: 'number',
       place: ({ id }) => `${id}.quantity`,
       text: (line) => (line.quantity === null ? '' : typedText(line.quantity, locale)),

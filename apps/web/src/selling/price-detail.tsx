@@ -174,7 +174,7 @@ function Figures({ view, currency, discounted }: { view: PriceView; currency: st
         <FigureLine label="Contribution margin" figure={view.contributionMargin} unit={ofPrice} digits={1} />
         <FigureLine label="On top of full cost" term="markup" figure={view.markup} unit="% of full cost" digits={1} />
         <FigureLine
-          label="Each labour hour leaves"
+          label="Each productive hour leaves"
           term="contribution per hour"
           figure={view.contributionPerHour}
           unit={`${currency} an hour`}

@@ -31,8 +31,8 @@ export const batchParts: Calculation<BatchParts> = {
   meanings: {
     costPerBatch: 'What each batch costs whatever its size.',
     costPerUnit: 'What each good unit costs whatever the size of its batch.',
-    hoursPerBatch: 'Labour hours that each batch takes whatever its size.',
-    hoursPerUnit: 'Labour hours that each good unit takes whatever the size of its batch.',
+    hoursPerBatch: 'Productive labour hours that each batch takes whatever its size.',
+    hoursPerUnit: 'Productive labour hours that each good unit takes whatever the size of its batch.',
   },
   work(sheet, productId) {
     const row = sheet.row('product', productId);

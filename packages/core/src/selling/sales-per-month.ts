@@ -23,7 +23,7 @@ export interface SalesPerMonth {
 export const salesPerMonth: Calculation<SalesPerMonth> = {
   name: 'salesPerMonth',
   meanings: {
-    contributionPerHour: 'What each labour hour in this product leaves (contribution per labour hour).',
+    contributionPerHour: 'What each productive labour hour in this product leaves (contribution per labour hour).',
     contributionPerMonth: 'What the planned units of a month leave for the running costs and for profit.',
     profitPerMonth: 'What is left of the planned units of a month after their share of the running costs.',
     undiscountedContribution: 'What each sale would leave without the discount.',
