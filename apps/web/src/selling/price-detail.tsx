@@ -1,5 +1,5 @@
 import { compareDecimalText, type StoredRow } from '@nuvar/book';
-import { fixedDigits, minorDigits, type PriceView } from '@nuvar/core';
+import { type FigureView, fixedDigits, minorDigits, type PriceView } from '@nuvar/core';
 import { Link } from 'react-router';
 import { useBookPath, useEdit, useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { updateOf } from '../book/operations.js';
@@ -7,7 +7,6 @@ import { RowField } from '../controls/row-field.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
-
 import { FigureLine } from '../figures/figure-line.js';
 import { GapList } from '../figures/gap-list.js';
 import { StripLegend } from '../figures/price-strip.js';
@@ -194,38 +193,20 @@ function Figures({ view, currency, discounted }: { view: PriceView; currency: st
           unit={`${currency} a month`}
           digits={2}
         />
-        <FigureLine
+        <FloorLines
           label="Below this, each sale costs you money"
           term="contribution is zero"
-          figure={view.contributionFloor}
-          unit={currency}
-          digits={2}
+          floor={view.contributionFloor}
+          afterDiscount={discounted ? view.contributionFloorDiscounted : null}
+          currency={currency}
         />
-        {discounted && (
-          <FigureLine
-            label="The same after the discount"
-            term="contribution is zero"
-            figure={view.contributionFloorDiscounted}
-            unit={currency}
-            digits={2}
-          />
-        )}
-        <FigureLine
+        <FloorLines
           label="Below this, the running costs are not carried"
           term="profit is zero"
-          figure={view.profitFloor}
-          unit={currency}
-          digits={2}
+          floor={view.profitFloor}
+          afterDiscount={discounted ? view.profitFloorDiscounted : null}
+          currency={currency}
         />
-        {discounted && (
-          <FigureLine
-            label="The same after the discount"
-            term="profit is zero"
-            figure={view.profitFloorDiscounted}
-            unit={currency}
-            digits={2}
-          />
-        )}
         {discounted && (
           <FigureLine
             label="Units that earn as much as without the discount"
@@ -236,5 +217,26 @@ function Figures({ view, currency, discounted }: { view: PriceView; currency: st
         )}
       </tbody>
     </table>
+  );
+}
+
+interface FloorLinesProps {
+  readonly label: string;
+  readonly term: string;
+  readonly floor: FigureView;
+  /** The floor as the customer pays it; null where nothing is taken off. */
+  readonly afterDiscount: FigureView | null;
+  readonly currency: string;
+}
+
+/** A floor as a list price and, where a discount stands, as the price that is left of it. */
+function FloorLines({ label, term, floor, afterDiscount, currency }: FloorLinesProps) {
+  return (
+    <>
+      <FigureLine label={label} term={term} figure={floor} unit={currency} digits={2} />
+      {afterDiscount && (
+        <FigureLine label="The same after the discount" term={term} figure={afterDiscount} unit={currency} digits={2} />
+      )}
+    </>
   );
 }
