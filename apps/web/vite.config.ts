@@ -6,6 +6,6 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: { conditions: ['source', ...defaultClientConditions] },
   worker: { format: 'es' },
-  build: { target: 'es2023', sourcemap: true },
+  build: { target: 'es2023', sourcemap: false },
   server: { proxy: { '/api': 'http://127.0.0.1:4820' } },
 });

@@ -1,48 +1,55 @@
 import { Module, type DynamicModule } from '@nestjs/common';
-import { APP_FILTER } from '@nestjs/core';
-import { ThrottlerModule } from '@nestjs/throttler';
+import { APP_FILTER, APP_INTERCEPTOR, APP_PIPE } from '@nestjs/core';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsController } from './accounts/accounts.controller.js';
 import { AccountsService } from './accounts/accounts.service.js';
+import { LIMIT_POINTS, Limits, type LimitPoints } from './accounts/limits.js';
 import { SessionPool } from './accounts/session.js';
-import { signInLimit } from './accounts/throttling.js';
-import { Tries } from './accounts/tries.js';
 import { BookEvents } from './book/book-events.service.js';
+import { BookQueue } from './book/book-queue.js';
 import { BooksController } from './book/books.controller.js';
 import { BooksService } from './book/books.service.js';
 import { ChangeService } from './book/change.service.js';
 import { FiguresController } from './book/figures.controller.js';
 import { MembershipService } from './book/membership.service.js';
 import { SnapshotsService } from './book/snapshots.service.js';
+import { WritingService } from './book/writing.service.js';
 import { dataSource } from './database/data-source.js';
 import { DemoService } from './demo/demo.service.js';
+import { BodyInterceptor } from './http/body.interceptor.js';
+import { Closing } from './http/closing.js';
 import { HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
+import { validation } from './http/validation.js';
 import { ExchangeRatesController } from './stand-ins/exchange-rates.controller.js';
-
-@Module({ providers: [Tries], exports: [Tries] })
-class TriesModule {}
+import { DATABASE_URL, Workers } from './work/workers.service.js';
 
 @Module({})
 export class AppModule {
-  static over(databaseUrl: string): DynamicModule {
+  static over(databaseUrl: string, limits: LimitPoints): DynamicModule {
     return {
       module: AppModule,
-      imports: [
-        TypeOrmModule.forRootAsync({ useFactory: () => dataSource(databaseUrl).options }),
-        ThrottlerModule.forRootAsync({ imports: [TriesModule], inject: [Tries], useFactory: signInLimit }),
-      ],
+      imports: [TypeOrmModule.forRootAsync({ useFactory: () => dataSource(databaseUrl).options })],
       controllers: [HealthController, AccountsController, BooksController, FiguresController, ExchangeRatesController],
       providers: [
         AccountsService,
+        Limits,
+        BookEvents,
+        BookQueue,
         BooksService,
         ChangeService,
         MembershipService,
         SnapshotsService,
-        BookEvents,
+        WritingService,
         DemoService,
+        Closing,
+        Workers,
+        { provide: DATABASE_URL, useValue: databaseUrl },
+        { provide: LIMIT_POINTS, useValue: limits },
         { provide: SessionPool, useFactory: () => new SessionPool({ connectionString: databaseUrl, max: 5 }) },
         { provide: APP_FILTER, useClass: ProblemFilter },
+        { provide: APP_INTERCEPTOR, useClass: BodyInterceptor },
+        { provide: APP_PIPE, useValue: validation },
       ],
     };
   }

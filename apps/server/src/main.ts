@@ -1,18 +1,33 @@
 import { join } from 'node:path';
-import { DEMO_EMAIL, DEMO_PASSWORD, DemoService } from './demo/demo.service.js';
+import { DemoService } from './demo/demo.service.js';
 import { makeServer } from './server.js';
 
-const { DATABASE_URL, PORT = '4820', HOST = '127.0.0.1', SESSION_SECRET } = process.env;
+const {
+  DATABASE_URL,
+  PORT = '4820',
+  HOST = '127.0.0.1',
+  SESSION_SECRET,
+  TRUSTED_PROXIES,
+  SIGN_UPS_PER_HOUR,
+  GUESTS_PER_HOUR,
+} = process.env;
 
 if (DATABASE_URL === undefined || SESSION_SECRET === undefined) {
   console.error('DATABASE_URL and SESSION_SECRET must be set. `npm start` sets both.');
   process.exit(1);
 }
 
+/** A setting that is a number, or nothing where it is not set. */
+const numberOf = (text: string | undefined) =>
+  text !== undefined && /^\d{1,9}$/.test(text) ? Number(text) : undefined;
+const [signUp, guest] = [numberOf(SIGN_UPS_PER_HOUR), numberOf(GUESTS_PER_HOUR)];
+
 const app = await makeServer({
   databaseUrl: DATABASE_URL,
   sessionSecret: SESSION_SECRET,
   webFolder: join(import.meta.dirname, '../../web/dist'),
+  trustedProxies: TRUSTED_PROXIES,
+  limits: { ...(signUp !== undefined && { signUp }), ...(guest !== undefined && { guest }) },
 });
 try {
   await app.listen(Number(PORT), HOST);
@@ -24,8 +39,5 @@ try {
   process.exit(1);
 }
 console.log(`Nuvar listens on http://${HOST}:${PORT}`);
-if (await app.get(DemoService).isOffered()) {
-  console.log(
-    `The demo book: "Open the demo book" there, or sign in as ${DEMO_EMAIL} with the password ${DEMO_PASSWORD}`,
-  );
-}
+if (app.get(DemoService).isOn)
+  console.log('The demo book: press "Open the demo book" there; it is a copy of your own.');

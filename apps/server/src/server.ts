@@ -1,25 +1,29 @@
 import 'reflect-metadata';
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
+import type { Server } from 'node:http';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
-import express, { type NextFunction, type Request, type Response } from 'express';
+import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
-import { pinoHttp } from 'pino-http';
+import type { LimitPoints } from './accounts/limits.js';
 import { SessionPool, sessions } from './accounts/session.js';
 import { AppModule } from './app.module.js';
-import { BookEvents } from './book/book-events.service.js';
-import { DemoService } from './demo/demo.service.js';
-import { frameworkLog, log } from './http/logger.js';
+import { migrate } from './database/data-source.js';
+import { frameworkLog, requestLog } from './http/logger.js';
 import { serveOpenApi } from './http/open-api.js';
 import { sameSiteOnly } from './http/same-site.middleware.js';
+import { serveWeb } from './http/serve-web.js';
 
 export interface ServerOptions {
   readonly databaseUrl: string;
   readonly sessionSecret: string;
   /** The folder of the built web application, where there is one to serve. */
   readonly webFolder?: string;
+  /** The proxies whose word is taken for where a request comes from, as Express names them; none unless set. */
+  readonly trustedProxies?: string | undefined;
+  /** How often something may be done, where that is not the usual. */
+  readonly limits?: LimitPoints;
 }
 
 /** Puts the server together, ready to listen. */
@@ -27,15 +31,18 @@ export async function makeServer({
   databaseUrl,
   sessionSecret,
   webFolder,
+  trustedProxies,
+  limits = {},
 }: ServerOptions): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.over(databaseUrl), {
+  await migrate(databaseUrl);
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.over(databaseUrl, limits), {
     bodyParser: false,
     logger: frameworkLog,
   });
-  app.set('trust proxy', 'loopback');
+  if (trustedProxies !== undefined) app.set('trust proxy', trustedProxies.split(','));
   app.disable('x-powered-by');
   app.set('etag', false);
-  app.use(pinoHttp({ logger: log, autoLogging: log.level !== 'silent' }));
+  app.use(requestLog);
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -56,9 +63,6 @@ export async function makeServer({
     }),
   );
   app.use('/api', sameSiteOnly);
-  app.use('/api/book-files', express.json({ limit: '40mb' }));
-  app.use('/api/books/:id/changes', express.json({ limit: '16mb' }));
-  app.use('/api', express.json({ limit: '200kb' }));
   app.use('/api', (_request: Request, response: Response, next: NextFunction) => {
     response.set('Cache-Control', 'no-store');
     next();
@@ -67,18 +71,15 @@ export async function makeServer({
   serveOpenApi(app);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);
   app.enableShutdownHooks();
+  cutOffSlowRequests(app.getHttpServer() as Server);
   await app.init();
-  await app.get(BookEvents).listen(databaseUrl);
-  await app.get(DemoService).loadIfEmpty();
   return app;
 }
 
-/** Hashed assets may be kept for a year; every other address that is not the API's is a screen of the application. */
-function serveWeb(app: NestExpressApplication, folder: string): void {
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
-  app.use(express.static(folder, { index: false }));
-  app.use((request: Request, response: Response, next: NextFunction) => {
-    if (request.method !== 'GET' || request.path.startsWith('/api')) return next();
-    response.sendFile(join(folder, 'index.html'));
-  });
+/** Who is slow to say what they ask for holds a connection for nothing. In milliseconds. */
+function cutOffSlowRequests(server: Server): void {
+  server.headersTimeout = 10_000;
+  server.requestTimeout = 120_000;
+  // How often Node.js looks; it reads this when it begins to listen, and its types do not name it.
+  Object.assign(server, { connectionsCheckingInterval: 5_000 });
 }

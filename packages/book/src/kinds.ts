@@ -31,7 +31,7 @@ export interface KindDescriptor<Row extends object = object> {
   readonly rowClass: new () => Row;
   /** How it is called in a sentence. */
   readonly label: string;
-  /** True where two rows of a book cannot bear the same name, capital letters or not. */
+  /** True where two rows of a book cannot bear the same name, as `nameKey` compares them. */
   readonly uniqueName: boolean;
   /** Fields that tell a row without a name apart, the first that is filled in: what it points to, or a text of its own. */
   readonly toldBy: readonly string[];
@@ -117,6 +117,13 @@ const FIELDS = Object.fromEntries(KIND_NAMES.map((name) => [name, declaredFields
 export function fieldsOf(of: Kind): readonly FieldSpec[] {
   return FIELDS[of];
 }
+
+/** The kinds of which no two rows of a book bear the same name. */
+export const UNIQUELY_NAMED: readonly Kind[] = KIND_NAMES.filter((kind) => KINDS[kind].uniqueName);
+
+/** True where the values of a field are compared as they are; false where it holds text, of which `nameKey` is compared. */
+export const comparesExactly = (kind: Kind, field: string): boolean =>
+  fieldsOf(kind).find(({ name }) => name === field)?.type !== 'text';
 
 /** Every field, in any kind, that holds a unit of measure. */
 export const UNIT_FIELDS: readonly { readonly kind: Kind; readonly field: string }[] = KIND_NAMES.flatMap((kind) =>

@@ -1,23 +1,22 @@
-import { problem, ProblemError } from '@nuvar/book';
-import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Req, UseGuards } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { ThrottlerGuard } from '@nestjs/throttler';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Req } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import type { User } from '../database/entities.js';
-import { DEMO_EMAIL, DemoService } from '../demo/demo.service.js';
-import { readTexts } from '../http/read-body.js';
+import { DemoService } from '../demo/demo.service.js';
+import { TakesSmallBody } from '../http/body.interceptor.js';
 import { AccountsService } from './accounts.service.js';
-
-const texts = (...names: string[]) => ({
-  schema: {
-    type: 'object',
-    required: names,
-    properties: Object.fromEntries(names.map((name) => [name, { type: 'string' }])),
-  },
-});
+import { Limits } from './limits.js';
+import { networkOf } from './network.js';
+import { SignInRequest, SignUpRequest } from './requests.js';
+import { beginSession, endSession } from './session.js';
 
 interface SessionAnswer {
-  readonly user: { readonly id: string; readonly name: string; readonly email: string } | null;
+  readonly user: {
+    readonly id: string;
+    readonly name: string;
+    readonly email: string | null;
+    readonly isGuest: boolean;
+  } | null;
   /** True where the demo book can be opened without an account. */
   readonly demo: boolean;
 }
@@ -28,59 +27,64 @@ export class AccountsController {
   constructor(
     @Inject(AccountsService) private readonly accounts: AccountsService,
     @Inject(DemoService) private readonly demo: DemoService,
+    @Inject(Limits) private readonly limits: Limits,
   ) {}
 
   @Get('session')
   @ApiOperation({ summary: 'Who is signed in, and whether the demo is on offer' })
   async who(@Req() request: Request): Promise<SessionAnswer> {
-    const user = request.session.userId === undefined ? null : await this.accounts.byId(request.session.userId);
-    return this.answer(user);
+    return this.answer(await this.signedIn(request));
   }
 
   @Post('accounts')
-  @UseGuards(ThrottlerGuard)
-  @ApiOperation({ summary: 'Sign up; the new person is signed in' })
-  @ApiBody(texts('name', 'email', 'password'))
-  async signUp(@Body() body: unknown, @Req() request: Request): Promise<SessionAnswer> {
-    return this.begin(request, await this.accounts.signUp(readTexts(body, ['name', 'email', 'password'])));
+  @TakesSmallBody()
+  @ApiOperation({ summary: 'Sign up; the new person is signed in. A guest keeps their books' })
+  async signUp(@Body() given: SignUpRequest, @Req() request: Request): Promise<SessionAnswer> {
+    await this.limits.count('signUp', networkOf(request.ip));
+    const present = await this.signedIn(request);
+    const guestId = present?.kind === 'guest' ? present.id : null;
+    return this.begin(request, await this.accounts.signUp(given, guestId));
   }
 
   @Post('session')
   @HttpCode(200)
-  @UseGuards(ThrottlerGuard)
+  @TakesSmallBody()
   @ApiOperation({ summary: 'Sign in' })
-  @ApiBody(texts('email', 'password'))
-  async signIn(@Body() body: unknown, @Req() request: Request): Promise<SessionAnswer> {
-    const { email, password } = readTexts(body, ['email', 'password']);
-    if (!this.demo.isOn && email.trim().toLowerCase() === DEMO_EMAIL)
-      throw new ProblemError([problem('wrong-sign-in')]);
-    return this.begin(request, await this.accounts.signIn(email, password));
+  async signIn(@Body() { email, password }: SignInRequest, @Req() request: Request): Promise<SessionAnswer> {
+    const user = await this.limits.signIn(email, networkOf(request.ip), () => this.accounts.signIn(email, password));
+    return this.begin(request, user);
   }
 
   @Post('session/demo')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Sign in to the demo book, where the demo is on' })
-  async signInToDemo(@Req() request: Request): Promise<SessionAnswer> {
-    const user = this.demo.isOn ? await this.accounts.byEmail(DEMO_EMAIL) : null;
-    if (user === null) throw new ProblemError([problem('demo-off')]);
-    return this.begin(request, user);
+  @ApiOperation({ summary: 'Become a guest with a demo book of their own, where the demo is on' })
+  async signInAsGuest(@Req() request: Request): Promise<SessionAnswer> {
+    // Who is there already, and presses twice, is the same guest.
+    const present = await this.signedIn(request);
+    if (present?.kind === 'guest') return this.answer(present);
+    return this.begin(request, await this.demo.welcome(networkOf(request.ip)));
   }
 
   @Delete('session')
   @ApiOperation({ summary: 'Sign out' })
   async signOut(@Req() request: Request): Promise<SessionAnswer> {
-    await new Promise<void>((done, fail) => request.session.destroy((error) => (error ? fail(error) : done())));
+    await endSession(request);
     return this.answer(null);
   }
 
-  /** A session gets a new id when somebody signs in, so that nobody can be handed one that is known already. */
+  private async signedIn({ session }: Request): Promise<User | null> {
+    return session.userId === undefined ? null : this.accounts.byId(session.userId);
+  }
+
   private async begin(request: Request, user: User): Promise<SessionAnswer> {
-    await new Promise<void>((done, fail) => request.session.regenerate((error) => (error ? fail(error) : done())));
-    request.session.userId = user.id;
+    await beginSession(request, user);
     return this.answer(user);
   }
 
-  private async answer(user: User | null): Promise<SessionAnswer> {
-    return { user: user && { id: user.id, name: user.name, email: user.email }, demo: await this.demo.isOffered() };
+  private answer(user: User | null): SessionAnswer {
+    return {
+      user: user && { id: user.id, name: user.name, email: user.email, isGuest: user.kind === 'guest' },
+      demo: this.demo.isOn,
+    };
   }
 }

@@ -3,50 +3,73 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
 import { DataSource } from 'typeorm';
+import { isUniqueViolation } from '../database/database-error.js';
 import { Users, type User } from '../database/entities.js';
+import type { SignUpRequest } from './requests.js';
 
-const EMAIL = /^[^\s@]+@[^\s@]+\.[^\s@]+$/;
+const EMAIL = /^[^\s@]+@[^\s@.]+(\.[^\s@.]+)+$/;
 
 /** People and their passwords. Passwords are kept as argon2id hashes only. */
 @Injectable()
 export class AccountsService {
   constructor(@InjectDataSource() private readonly database: DataSource) {}
 
-  async signUp(given: { email: string; name: string; password: string }): Promise<User> {
+  /** Makes an account; that of a guest becomes one, with all that is theirs. */
+  async signUp(given: SignUpRequest, guestId: string | null = null): Promise<User> {
     const email = given.email.trim();
     const refuse = (field: string, detail: string) =>
       new ProblemError([problem('invalid-field', { field, values: { detail } })]);
     if (!EMAIL.test(email)) throw refuse('email', 'This does not look like an e-mail address.');
     if (given.password.length < 10) throw refuse('password', 'The password needs at least 10 characters.');
-    if (await this.byEmail(email)) throw new ProblemError([problem('email-taken', { field: 'email' })]);
-    const user = {
-      id: newId(),
+    const user: User = {
+      id: guestId ?? newId(),
+      kind: 'person',
       email,
       name: given.name.trim(),
       passwordHash: await hash(given.password),
       createdAt: new Date(),
     };
-    await this.database.getRepository(Users).insert(user);
+    const users = this.database.getRepository(Users);
+    try {
+      await (guestId === null ? users.insert(user) : users.update({ id: guestId, kind: 'guest' }, user));
+    } catch (error) {
+      throw isUniqueViolation(error) ? new ProblemError([problem('email-taken', { field: 'email' })]) : error;
+    }
     return user;
   }
 
   /** The person to whom e-mail address and password belong. An unknown address takes as long as a wrong password. */
   async signIn(email: string, password: string): Promise<User> {
-    const user = await this.byEmail(email.trim());
+    const user = await this.byEmail(email);
     const matches = await verify(user?.passwordHash ?? (await NOBODY), password);
-    if (user === null || !matches) throw new ProblemError([problem('wrong-sign-in')]);
+    if (user === null || user.passwordHash === null || !matches) throw new ProblemError([problem('wrong-sign-in')]);
     return user;
+  }
+
+  /** Somebody who looks at the demo, without address and password. */
+  async makeGuest(): Promise<User> {
+    const guest: User = {
+      id: newId(),
+      kind: 'guest',
+      email: null,
+      name: 'Guest',
+      passwordHash: null,
+      createdAt: new Date(),
+    };
+    await this.database.getRepository(Users).insert(guest);
+    return guest;
   }
 
   byId(id: string): Promise<User | null> {
     return this.database.getRepository(Users).findOneBy({ id });
   }
 
+  /** The person with that address, spaces around it and capitals left aside. */
   byEmail(email: string): Promise<User | null> {
     return this.database
       .getRepository(Users)
       .createQueryBuilder('user')
-      .where('lower(user.email) = lower(:email)', { email })
+      .where('lower(user.email) = lower(:email)', { email: email.trim() })
       .getOne();
   }
 }

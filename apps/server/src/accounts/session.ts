@@ -1,8 +1,9 @@
 import connectPgSimple from 'connect-pg-simple';
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Pool, type PoolConfig } from 'pg';
+import type { User } from '../database/entities.js';
 import { log } from '../http/logger.js';
 
 declare module 'express-session' {
@@ -25,7 +26,11 @@ export class SessionPool extends Pool implements OnApplicationShutdown {
   }
 }
 
-const THIRTY_DAYS = 30 * 24 * 60 * 60 * 1000;
+const HOUR = 60 * 60 * 1000;
+const PERSONS_STAY = 30 * 24 * HOUR;
+
+/** How long a guest stays after they were last there; then they go with their book. */
+const GUESTS_STAY = 24 * HOUR;
 
 /** Sessions live in PostgreSQL, so that any number of servers can stand behind one address. */
 export function sessions(pool: Pool, secret: string): RequestHandler {
@@ -33,10 +38,28 @@ export function sessions(pool: Pool, secret: string): RequestHandler {
   return session({
     name: 'nuvar.sid',
     secret,
-    store: new Store({ pool, tableName: 'sessions', pruneSessionInterval: 3600 }),
+    store: new Store({
+      pool,
+      tableName: 'sessions',
+      pruneSessionInterval: 3600,
+      errorLog: (...words: unknown[]) => log.warn(words.map(String).join(' ')),
+    }),
     resave: false,
     saveUninitialized: false,
     rolling: true,
-    cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: THIRTY_DAYS },
+    cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: PERSONS_STAY },
   });
 }
+
+const settled = (act: (done: (error?: unknown) => void) => void) =>
+  new Promise<void>((done, fail) => act((error) => (error ? fail(error as Error) : done())));
+
+/** A session gets a new id when somebody signs in, so that nobody can be handed one that is known already. */
+export async function beginSession(request: Request, user: User): Promise<void> {
+  await settled((done) => request.session.regenerate(done));
+  request.session.userId = user.id;
+  if (user.kind === 'guest') request.session.cookie.maxAge = GUESTS_STAY;
+  await settled((done) => request.session.save(done));
+}
+
+export const endSession = (request: Request): Promise<void> => settled((done) => request.session.destroy(done));

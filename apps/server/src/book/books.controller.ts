@@ -1,6 +1,6 @@
 import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
-import { problem, ProblemError, readChange } from '@nuvar/book';
+import { problem, ProblemError } from '@nuvar/book';
 import {
   Body,
   Controller,
@@ -10,7 +10,6 @@ import {
   HttpCode,
   Inject,
   MessageEvent,
-  Param,
   Post,
   Put,
   Query,
@@ -21,14 +20,16 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { finalize, interval, map, merge, type Observable } from 'rxjs';
+import type { Observable } from 'rxjs';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
-import { readTexts } from '../http/read-body.js';
+import { TakesBytes, TakesSmallBody } from '../http/body.interceptor.js';
+import { BookId, MemberId } from '../http/book-id.js';
 import { BookEvents } from './book-events.service.js';
 import { BooksService, type BookSummary, type HistoryEntry } from './books.service.js';
-import { ChangeService } from './change.service.js';
-import { MembershipService } from './membership.service.js';
+import { MembershipService, type Member } from './membership.service.js';
+import { MemberRequest } from './requests.js';
 import { SnapshotsService } from './snapshots.service.js';
+import { WritingService } from './writing.service.js';
 
 const MOST_ENTRIES = 200;
 const LATEST_ENTRIES = 50;
@@ -42,7 +43,7 @@ const wholeNumber = (text: string | undefined, otherwise: number) =>
 export class BooksController {
   constructor(
     @Inject(BooksService) private readonly books: BooksService,
-    @Inject(ChangeService) private readonly changes: ChangeService,
+    @Inject(WritingService) private readonly writing: WritingService,
     @Inject(MembershipService) private readonly membership: MembershipService,
     @Inject(BookEvents) private readonly events: BookEvents,
     @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
@@ -55,19 +56,22 @@ export class BooksController {
   }
 
   @Post('books')
+  @TakesSmallBody()
   @ApiOperation({ summary: 'Make a book' })
   @ApiBody({ schema: { $ref: '#/components/schemas/Settings' } })
-  async make(@Body() settings: unknown, @PersonId() personId: string): Promise<{ id: string }> {
-    if (typeof settings !== 'object' || settings === null || Array.isArray(settings)) {
+  async make(@Body() settings: object, @PersonId() personId: string): Promise<{ id: string }> {
+    if (Array.isArray(settings)) {
       throw new ProblemError([problem('malformed-request', { values: { detail: 'it holds no settings' } })]);
     }
     return { id: await this.books.make(personId, settings as Record<string, unknown>) };
   }
 
   @Post('book-files')
+  @TakesBytes(40)
   @ApiOperation({ summary: 'Make a new book of a book file' })
-  async takeIn(@Body() file: unknown, @PersonId() personId: string): Promise<{ id: string }> {
-    return { id: await this.books.takeIn(personId, file) };
+  @ApiBody({ schema: { type: 'object', description: 'A book file: see docs/book-file.schema.json' } })
+  async takeIn(@Body() file: Buffer, @PersonId() personId: string): Promise<{ id: string }> {
+    return { id: await this.writing.bookFile(personId, file) };
   }
 
   @Get('books/:id')
@@ -76,7 +80,7 @@ export class BooksController {
       'The snapshot of a book: all its rows, by kind the fields once and then the values, and their revision. The header Book-Role says in which role it is read',
   })
   async snapshot(
-    @Param('id') id: string,
+    @BookId() id: string,
     @PersonId() personId: string,
     @Req() request: Request,
     @Res() response: Response,
@@ -92,7 +96,7 @@ export class BooksController {
   @Delete('books/:id')
   @HttpCode(204)
   @ApiOperation({ summary: 'Remove a book for good (owners)' })
-  async remove(@Param('id') id: string, @PersonId() personId: string): Promise<void> {
+  async remove(@BookId() id: string, @PersonId() personId: string): Promise<void> {
     await this.membership.require(id, personId, ['owner']);
     await this.books.remove(id);
   }
@@ -100,24 +104,24 @@ export class BooksController {
   @Get('books/:id/file')
   @Header('Content-Disposition', 'attachment; filename="book.nuvar.json"')
   @ApiOperation({ summary: 'The book as a book file' })
-  async file(@Param('id') id: string, @PersonId() personId: string): Promise<object> {
+  async file(@BookId() id: string, @PersonId() personId: string): Promise<object> {
     await this.membership.require(id, personId);
     return this.books.file(id);
   }
 
   @Post('books/:id/changes')
   @HttpCode(200)
+  @TakesBytes(16)
   @ApiOperation({ summary: 'Apply a change, whole or not at all: the one write path of a book' })
   @ApiBody({ schema: { $ref: '#/components/schemas/Change' } })
   async change(
-    @Param('id') id: string,
-    @Body() body: unknown,
+    @BookId() id: string,
+    @Body() body: Buffer,
     @PersonId() personId: string,
   ): Promise<{ revision: number }> {
+    // Who may not change the book is told before anything is made of what they sent; the role is read again with the change.
     await this.membership.require(id, personId, ['owner', 'editor']);
-    const change = readChange(body);
-    if (Array.isArray(change)) throw new ProblemError(change);
-    return { revision: await this.changes.apply(id, personId, change) };
+    return { revision: await this.writing.change(id, personId, body) };
   }
 
   @Get('books/:id/changes')
@@ -126,7 +130,7 @@ export class BooksController {
       "What came after a revision (`since`), before one (`before`: of each the first writes, and how many there are), or one's own latest (`own`), with who and when",
   })
   async history(
-    @Param('id') id: string,
+    @BookId() id: string,
     @PersonId() personId: string,
     @Query('since') since?: string,
     @Query('before') before?: string,
@@ -138,43 +142,37 @@ export class BooksController {
     return this.books.before(id, wholeNumber(before, 1_000_000_000), LATEST_ENTRIES);
   }
 
-  @Sse('books/:id/events')
-  @ApiOperation({ summary: 'Tells of every new revision while the connection lasts' })
-  async changed(@Param('id') id: string, @PersonId() personId: string): Promise<Observable<MessageEvent>> {
-    await this.membership.require(id, personId);
-    // A word every half minute keeps proxies from closing a quiet connection.
-    const heartbeat = interval(30_000).pipe(map(() => ({ type: 'heartbeat', data: '' })));
-    return merge(this.events.of(id), heartbeat).pipe(finalize(() => this.snapshots.renewSoon(id)));
+  @Sse('events')
+  @ApiOperation({
+    summary: 'Tells which revisions the books of the signed-in person have come to, at first and whenever one changes',
+  })
+  changed(@PersonId() personId: string, @Req() request: Request): Observable<MessageEvent> {
+    return this.events.listen(personId, request.sessionID);
   }
 
   @Get('books/:id/members')
   @ApiOperation({ summary: 'The people of a book and their roles' })
-  async members(@Param('id') id: string, @PersonId() personId: string) {
+  async members(@BookId() id: string, @PersonId() personId: string): Promise<Member[]> {
     await this.membership.require(id, personId);
     return this.membership.list(id);
   }
 
   @Put('books/:id/members')
+  @TakesSmallBody()
   @ApiOperation({ summary: 'Give a person a role in the book (owners)' })
-  @ApiBody({
-    schema: {
-      type: 'object',
-      required: ['email', 'role'],
-      properties: { email: { type: 'string' }, role: { enum: ['owner', 'editor', 'reader'] } },
-    },
-  })
-  async putMember(@Param('id') id: string, @Body() body: unknown, @PersonId() personId: string) {
-    await this.membership.require(id, personId, ['owner']);
-    const { email, role } = readTexts(body, ['email', 'role']);
-    await this.membership.put(id, email.trim(), role);
+  async putMember(
+    @BookId() id: string,
+    @Body() member: MemberRequest,
+    @PersonId() personId: string,
+  ): Promise<Member[]> {
+    await this.membership.put(id, personId, member);
     return this.membership.list(id);
   }
 
   @Delete('books/:id/members/:userId')
   @ApiOperation({ summary: 'Take a person out of the book (owners; everybody may take out themselves)' })
-  async removeMember(@Param('id') id: string, @Param('userId') userId: string, @PersonId() personId: string) {
-    await this.membership.require(id, personId, userId === personId ? undefined : ['owner']);
-    await this.membership.remove(id, userId);
+  async removeMember(@BookId() id: string, @MemberId() userId: string, @PersonId() personId: string) {
+    await this.membership.remove(id, personId, userId);
     return { removed: true };
   }
 }

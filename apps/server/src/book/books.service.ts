@@ -1,23 +1,22 @@
 import {
-  BOOK_FILE_VERSION,
+  bookRows,
   KIND_NAMES,
   newId,
+  problem,
   ProblemError,
   readBookFile,
-  withoutVersion,
   writeBookFile,
-  bookRows,
   type BookFile,
   type BookRows,
-  type Change,
-  type Operation,
   type StoredRow,
+  type Write,
 } from '@nuvar/book';
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
-import { Books, Journal, Members, type JournalEntry, type Role } from '../database/entities.js';
-import { ChangeService } from './change.service.js';
+import { DataSource, type EntityManager } from 'typeorm';
+import { Books, Members, type JournalEntry, type Role } from '../database/entities.js';
+import { changeOf } from './change-of.js';
+import { ChangeService, writesOfNewBook } from './change.service.js';
 import { SnapshotsService } from './snapshots.service.js';
 
 export interface BookSummary {
@@ -52,37 +51,35 @@ export class BooksService {
     );
   }
 
-  /** Makes a book with the given settings and nothing else in it. */
+  /** Makes a book with the given settings and nothing else in it. Throws the problems of the settings. */
   make(userId: string, settings: Readonly<Record<string, unknown>>): Promise<string> {
-    return this.makeWith(userId, BOOK_FILE_VERSION, (bookId) => [
-      { action: 'create', kind: 'settings', row: { ...settings, id: bookId } },
-    ]);
+    return this.makeWith(userId, (bookId) => {
+      const operations = [{ action: 'create', kind: 'settings', row: { ...settings, id: bookId } }];
+      return writesOfNewBook(changeOf({ id: newId(), operations }));
+    });
   }
 
   /** Makes a new book of a book file. Throws the problems of the file, and then nothing is stored. */
   takeIn(userId: string, file: unknown): Promise<string> {
     const read = readBookFile(file);
     if (!read.ok) throw new ProblemError(read.problems);
-    return this.makeWith(userId, read.format, (bookId) => creationOf(read.rows, bookId));
+    return this.makeWith(userId, (bookId) => creationOf(read.rows, bookId));
   }
 
-  private async makeWith(
-    userId: string,
-    format: number,
-    operationsFor: (bookId: string) => readonly Operation[],
-  ): Promise<string> {
+  private async makeWith(userId: string, writesFor: (bookId: string) => readonly Write[]): Promise<string> {
     const bookId = newId();
-    const change: Change = { id: newId(), operations: operationsFor(bookId) };
     await this.database.transaction(async (manager) => {
+      await refuseManyOfAGuest(manager, userId);
       await manager.getRepository(Books).insert({ id: bookId, revision: 0 });
       await manager.getRepository(Members).insert({ bookId, userId, role: 'owner' });
-      await this.changes.applyToNewBook(manager, bookId, userId, change, { format });
+      await this.changes.fillNewBook(manager, bookId, userId, writesFor(bookId));
     });
     return bookId;
   }
 
   async file(bookId: string): Promise<BookFile> {
-    return writeBookFile(bookRows(await this.snapshots.rowsOf(bookId)));
+    const { rows } = await this.snapshots.read(bookId);
+    return writeBookFile(bookRows(rows));
   }
 
   /** The changes after a revision, oldest first; at most `most` of them. */
@@ -121,18 +118,26 @@ export class BooksService {
   async remove(bookId: string): Promise<void> {
     await this.database.getRepository(Books).delete({ id: bookId });
   }
-
-  async isEmpty(): Promise<boolean> {
-    return (await this.database.getRepository(Journal).count({ take: 1 })) === 0;
-  }
 }
 
-/** The operations that make a new book of rows; its settings get the id of the book. */
-function creationOf(rows: BookRows, bookId: string): Operation[] {
+/** The writes that make a new book of rows that were read; its settings get the id of the book. */
+function creationOf(rows: BookRows, bookId: string): Write[] {
   return KIND_NAMES.flatMap((kind) =>
-    rows.all(kind).map((row): Operation => {
-      const fields = withoutVersion(row as StoredRow);
-      return { action: 'create', kind, row: kind === 'settings' ? { ...fields, id: bookId } : fields };
+    rows.all(kind).map((row): Write => {
+      const id = kind === 'settings' ? bookId : row.id;
+      return { kind, id, before: null, after: { ...(row as StoredRow), id } };
     }),
   );
+}
+
+/** A guest tries things out: with the demo book, so many in all. */
+const MOST_BOOKS_OF_A_GUEST = 3;
+
+async function refuseManyOfAGuest(manager: EntityManager, userId: string): Promise<void> {
+  const found: { count: number }[] = await manager.query(
+    `SELECT count(book_id)::integer AS count FROM users LEFT JOIN members ON user_id = users.id
+     WHERE users.id = $1 AND kind = 'guest'`,
+    [userId],
+  );
+  if ((found[0]?.count ?? 0) >= MOST_BOOKS_OF_A_GUEST) throw new ProblemError([problem('not-as-a-guest')]);
 }

@@ -1,29 +1,36 @@
 import { createHash } from 'node:crypto';
 import {
   applyChange,
+  BOOK_FILE_VERSION,
+  newId,
   problem,
   ProblemError,
   type BookReader,
   type Change,
   type Kind,
-  type NewBook,
   type Problem,
-  type StoredRow,
   type Write,
 } from '@nuvar/book';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
-import { Books, Journal, JOURNAL_FORMAT, type JournalEntry } from '../database/entities.js';
-import { ROW_TABLES, type RowRecord } from '../database/tables.js';
-import { ConflictError } from '../http/problem-filter.js';
+import { JOURNAL_FORMAT } from '../database/entities.js';
+import { ConflictError } from './conflict-error.js';
+import { membershipIn } from './membership.js';
 import { judgedOnDemand, readerOnDemand } from './reader-on-demand.js';
 import { rowsAsked } from './rows.js';
-
-/** Rows that go into one INSERT: enough to be quick, few enough to stay under PostgreSQL's limit of parameters. */
-const ROWS_AT_ONCE = 500;
+import { refusalOfStorage } from './storage-refusal.js';
+import { keysOfNamesakes, storeWrites, type NameKeys } from './stored-writes.js';
 
 const CONFLICTS: readonly string[] = ['changed-meanwhile', 'row-moved-on'];
+
+interface Entry {
+  readonly bookId: string;
+  readonly revision: number;
+  readonly userId: string;
+  readonly change: Pick<Change, 'id' | 'undoes'>;
+  readonly digest: string;
+}
 
 /** The one write path of a book. */
 @Injectable()
@@ -32,17 +39,16 @@ export class ChangeService {
 
   /**
    * Applies a change whole or not at all, in one transaction with its journal entry, and returns the revision that it
-   * made. A change that was applied before gives its first answer. Throws the problems of the change otherwise.
+   * made. A change that was applied before gives its first answer. Who makes it has to be an owner or editor of the book
+   * at that very moment. Throws the problems of the change otherwise.
    */
   async apply(bookId: string, userId: string, change: Change): Promise<number> {
     return this.database.transaction(async (manager) => {
-      const book = await manager
-        .getRepository(Books)
-        .findOne({ where: { id: bookId }, lock: { mode: 'pessimistic_write' } });
-      if (book === null) throw new ProblemError([problem('not-found')]);
+      const revision = await lockedRevision(manager, bookId);
+      await membershipIn(manager, bookId, userId, ['owner', 'editor']);
       const digest = digestOf(change);
-      const sentBefore = await manager.getRepository(Journal).findOneBy({ bookId, changeId: change.id });
-      if (sentBefore !== null) return firstAnswer(sentBefore, digest);
+      const sentBefore = await revisionOf(manager, bookId, change.id);
+      if (sentBefore !== undefined) return firstAnswer(sentBefore, digest);
       const reader = readerOnDemand();
       const applied = await judgedOnDemand(
         reader,
@@ -50,55 +56,81 @@ export class ChangeService {
         (rows) => applyChange(rows, change),
       );
       if (!applied.ok) throw refusal(applied.problems, reader);
-      const entry = { bookId, revision: book.revision + 1, userId, change, digest };
-      return this.carryOut(manager, entry, applied.writes);
+      return carryOut(manager, { bookId, revision: revision + 1, userId, change, digest }, applied.writes);
     });
   }
 
-  /**
-   * Applies a change to a book that was just made in the same transaction, with nothing in it yet. Its rows are in the
-   * given format of book files.
-   */
-  async applyToNewBook(
-    manager: EntityManager,
-    bookId: string,
-    userId: string,
-    change: Change,
-    newBook: NewBook,
-  ): Promise<number> {
-    const nothing: BookReader = { row: () => undefined, rowsWith: () => [] };
-    const applied = applyChange(nothing, change, newBook);
-    if (!applied.ok) throw refusal(applied.problems, nothing);
-    const entry = { bookId, revision: 1, userId, change, digest: digestOf(change) };
-    return this.carryOut(manager, entry, applied.writes);
+  /** Fills a book that was just made in the same transaction with rows that have been held against all rules. */
+  fillNewBook(manager: EntityManager, bookId: string, userId: string, writes: readonly Write[]): Promise<number> {
+    const entry = { bookId, revision: 1, userId, change: { id: newId() }, digest: OF_A_NEW_BOOK };
+    return carryOut(manager, entry, writes, keysOfNamesakes(writes));
   }
+}
 
-  private async carryOut(
-    manager: EntityManager,
-    { change, ...entry }: { bookId: string; revision: number; userId: string; change: Change; digest: string },
-    writes: readonly Write[],
-  ): Promise<number> {
-    await store(manager, entry.bookId, writes);
-    await manager.getRepository(Journal).insert({
-      ...entry,
-      changeId: change.id,
-      undoes: change.undoes ?? null,
-      format: JOURNAL_FORMAT,
-      writes: [...writes],
-    } as Omit<JournalEntry, 'at'>);
-    await manager.getRepository(Books).update({ id: entry.bookId }, { revision: entry.revision });
-    await manager.query(`SELECT pg_notify('book_changed', $1)`, [`${entry.bookId} ${entry.revision}`]);
-    return entry.revision;
+/** The first change of a book is made here and never sent: nothing has to be compared with it. */
+const OF_A_NEW_BOOK = 'a new book';
+
+/** What makes a new book by a change to nothing, which may add its settings. Throws the problems of the change. */
+export function writesOfNewBook(change: Change): readonly Write[] {
+  const nothing: BookReader = { row: () => undefined, rowsWith: () => [] };
+  const applied = applyChange(nothing, change, { format: BOOK_FILE_VERSION });
+  if (!applied.ok) throw refusal(applied.problems, nothing);
+  return applied.writes;
+}
+
+/** The revision of a book, held until the transaction ends: the next change of the book waits for this one. */
+async function lockedRevision(manager: EntityManager, bookId: string): Promise<number> {
+  const found: { revision: number }[] = await manager.query('SELECT revision FROM books WHERE id = $1 FOR UPDATE', [
+    bookId,
+  ]);
+  if (found[0] === undefined) throw new ProblemError([problem('not-found')]);
+  return found[0].revision;
+}
+
+interface SentBefore {
+  readonly revision: number;
+  readonly digest: string;
+}
+
+/** What is known of a change that was sent before: its writes may be long, and are left where they are. */
+async function revisionOf(manager: EntityManager, bookId: string, changeId: string): Promise<SentBefore | undefined> {
+  const found: SentBefore[] = await manager.query(
+    'SELECT revision, digest FROM journal WHERE book_id = $1 AND change_id = $2',
+    [bookId, changeId],
+  );
+  return found[0];
+}
+
+async function carryOut(
+  manager: EntityManager,
+  { bookId, revision, userId, change, digest }: Entry,
+  writes: readonly Write[],
+  keys?: NameKeys,
+): Promise<number> {
+  try {
+    await storeWrites(manager, bookId, writes, keys);
+    await manager.query('SET CONSTRAINTS ALL IMMEDIATE');
+  } catch (error) {
+    const problems = refusalOfStorage(error, writes);
+    throw problems === null ? error : new ProblemError(problems);
   }
+  await manager.query(
+    `INSERT INTO journal (book_id, revision, change_id, user_id, undoes, format, digest, writes)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [bookId, revision, change.id, userId, change.undoes ?? null, JOURNAL_FORMAT, digest, JSON.stringify(writes)],
+  );
+  await manager.query('UPDATE books SET revision = $2 WHERE id = $1', [bookId, revision]);
+  await manager.query(`SELECT pg_notify('book_changed', $1)`, [`${bookId} ${revision}`]);
+  return revision;
 }
 
 function digestOf(change: Change): string {
   return createHash('sha256').update(JSON.stringify(change.operations)).digest('hex');
 }
 
-function firstAnswer(entry: JournalEntry, digest: string): number {
-  if (entry.digest !== digest) throw new ProblemError([problem('change-id-reused')]);
-  return entry.revision;
+function firstAnswer(sentBefore: SentBefore, digest: string): number {
+  if (sentBefore.digest !== digest) throw new ProblemError([problem('change-id-reused')]);
+  return sentBefore.revision;
 }
 
 function refusal(problems: readonly Problem[], reader: BookReader): ProblemError {
@@ -110,23 +142,4 @@ function refusal(problems: readonly Problem[], reader: BookReader): ProblemError
     row: reader.row(each.kind as Kind, each.rowId ?? '') ?? null,
   }));
   return new ConflictError(conflicts, rows);
-}
-
-async function store(manager: EntityManager, bookId: string, writes: readonly Write[]): Promise<void> {
-  const created = new Map<Kind, RowRecord[]>();
-  for (const { kind, id, before, after } of writes) {
-    const rows = manager.getRepository(ROW_TABLES[kind]);
-    if (after === null) await rows.delete({ bookId, id });
-    else if (before !== null) await rows.update({ bookId, id }, { ...(after as StoredRow) } as never);
-    else
-      created
-        .set(kind, created.get(kind) ?? [])
-        .get(kind)
-        ?.push({ ...(after as StoredRow), bookId } as RowRecord);
-  }
-  for (const [kind, records] of created) {
-    for (let start = 0; start < records.length; start += ROWS_AT_ONCE) {
-      await manager.getRepository(ROW_TABLES[kind]).insert(records.slice(start, start + ROWS_AT_ONCE) as never);
-    }
-  }
 }

@@ -76,7 +76,7 @@ it('a tab at one server is told of a change that another server has written', as
     .expect(200);
   const cookie = String(signedIn.get('set-cookie')).split(';')[0] ?? '';
   const stop = new AbortController();
-  const stream = await fetch(`${await other.getUrl()}/api/books/${bookId}/events`, {
+  const stream = await fetch(`${await other.getUrl()}/api/events`, {
     headers: { cookie },
     signal: stop.signal,
   });
@@ -84,11 +84,11 @@ it('a tab at one server is told of a change that another server has written', as
   const reader = stream.body?.getReader();
   const written = revisionOf(await owner.change(bookId, [material('News').operation]).expect(200));
   let heard = '';
-  while (reader !== undefined && !heard.includes(`"revision":${written}`)) {
+  while (reader !== undefined && !heard.includes(`"${bookId}":${written}`)) {
     const { value, done } = await reader.read();
     if (done) break;
     heard += new TextDecoder().decode(value);
   }
   stop.abort();
-  expect(heard).toContain(`"revision":${written}`);
+  expect(heard).toContain(`"${bookId}":${written}`);
 });

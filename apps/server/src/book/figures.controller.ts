@@ -1,10 +1,12 @@
-import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
-import { isDay, problem, ProblemError } from '@nuvar/book';
-import { Controller, Get, Inject, Param, Query, UseGuards } from '@nestjs/common';
+import { isDay, isPlainText, problem, ProblemError } from '@nuvar/book';
+import { Controller, Get, Inject, Param, Query, Res, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
+import { BookId } from '../http/book-id.js';
+import type { FiguresJob } from '../work/jobs.js';
+import { Workers } from '../work/workers.service.js';
 import { MembershipService } from './membership.service.js';
-import { SnapshotsService } from './snapshots.service.js';
 
 /** The figures of a book for scripts and spreadsheets: the same code as in the browser, over the stored rows. */
 @ApiTags('figures')
@@ -12,14 +14,20 @@ import { SnapshotsService } from './snapshots.service.js';
 @UseGuards(SignedInGuard)
 export class FiguresController {
   constructor(
-    @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
+    @Inject(Workers) private readonly workers: Workers,
     @Inject(MembershipService) private readonly membership: MembershipService,
   ) {}
 
   @Get()
   @ApiOperation({ summary: "Every product's card, prices and break-even, with gaps" })
-  async report(@Param('id') id: string, @PersonId() personId: string, @Query('asOf') asOf?: string): Promise<object> {
-    return reportOf(await this.evaluation(id, personId, asOf));
+  async report(
+    @BookId() bookId: string,
+    @PersonId() personId: string,
+    @Res() response: Response,
+    @Query('asOf') asOf?: string,
+  ): Promise<void> {
+    await this.membership.require(bookId, personId);
+    await this.answer({ bookId, day: dayOf(asOf), view: null, of: 'all' }, response);
   }
 
   @Get(':view/:of')
@@ -27,25 +35,30 @@ export class FiguresController {
     summary: 'One view: overview, looseEnds, overhead, material, card, price, candidate, working and others',
   })
   async view(
-    @Param('id') id: string,
+    @BookId() bookId: string,
     @Param('view') view: string,
     @Param('of') of: string,
     @PersonId() personId: string,
+    @Res() response: Response,
     @Query('asOf') asOf?: string,
-  ): Promise<object | null> {
-    const evaluation = await this.evaluation(id, personId, asOf);
-    if (!isViewName(view)) throw new ProblemError([problem('not-found')]);
-    return VIEWS[view](evaluation, of === 'all' ? WHOLE_BOOK : of);
+  ): Promise<void> {
+    await this.membership.require(bookId, personId);
+    if (!isPlainText(of)) throw new ProblemError([problem('not-found')]);
+    await this.answer({ bookId, day: dayOf(asOf), view, of }, response);
   }
 
-  private async evaluation(id: string, personId: string, asOf: string | undefined): Promise<Evaluation> {
-    await this.membership.require(id, personId);
-    const day = asOf ?? new Date().toISOString().slice(0, 10);
-    if (!isDay(day)) {
-      throw new ProblemError([
-        problem('invalid-field', { field: 'asOf', values: { detail: '"asOf" must be a day such as 2026-03-31.' } }),
-      ]);
-    }
-    return evaluate(await this.snapshots.rowsOf(id), day);
+  /** Sends what a thread has worked out; where nobody waits for it any more, it is not worked out further. */
+  private async answer(job: FiguresJob, response: Response): Promise<void> {
+    const left = new AbortController();
+    response.once('close', () => left.abort());
+    response.type('application/json').send(await this.workers.figures(job, left.signal));
   }
+}
+
+function dayOf(asOf: string | undefined): string {
+  const day = asOf ?? new Date().toISOString().slice(0, 10);
+  if (isDay(day)) return day;
+  throw new ProblemError([
+    problem('invalid-field', { field: 'asOf', values: { detail: '"asOf" must be a day such as 2026-03-31.' } }),
+  ]);
 }

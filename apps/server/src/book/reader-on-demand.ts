@@ -1,4 +1,4 @@
-import { bookRows, type BookReader, type Kind, type StoredRow } from '@nuvar/book';
+import { bookRows, comparesExactly, nameKey, type BookReader, type Kind, type StoredRow } from '@nuvar/book';
 import type { Asked } from './rows.js';
 
 /** A reader over the rows that are loaded, which notes what is asked of it and is not there yet. */
@@ -28,7 +28,7 @@ export function readerOnDemand(): ReaderOnDemand {
       return rows.row(kind, id);
     },
     rowsWith(kind, field, value) {
-      note(kind, field, value.toLowerCase());
+      note(kind, field, comparesExactly(kind, field) ? value : nameKey(value));
       return rows.rowsWith(kind, field, value);
     },
     takeMissing() {

@@ -1,6 +1,14 @@
-import { fieldsOf, KIND_NAMES, storedFields, type Kind, type StoredField, type StoredRow } from '@nuvar/book';
+import {
+  comparesExactly,
+  fieldsOf,
+  KIND_NAMES,
+  storedFields,
+  type Kind,
+  type StoredField,
+  type StoredRow,
+} from '@nuvar/book';
 import type { EntityManager } from 'typeorm';
-import { columnName, tableName } from '../database/tables.js';
+import { columnName, hasNameKey, NAME_KEY, tableName } from '../database/tables.js';
 
 /** Days and amounts are read as the text that rows hold. */
 const asText = (type: string) => (type === 'day' || type === 'decimal' ? '::text' : '');
@@ -15,7 +23,10 @@ function selection(kind: Kind): string {
 /** What is asked of the rows of a kind: values by field; a row that has any of them is one of those asked for. */
 export type Asked = ReadonlyMap<string, ReadonlySet<string>>;
 
-/** The rows of a kind in a book that are asked for, in one statement; texts are compared without regard to capitals. */
+/**
+ * The rows of a kind in a book that are asked for, in one statement: by ids, units and the like as they are, by names as
+ * `nameKey` compares them. Other texts are asked for by no rule, and have no index.
+ */
 export async function rowsAsked(
   manager: EntityManager,
   bookId: string,
@@ -26,8 +37,9 @@ export async function rowsAsked(
   if (fields.length === 0) return [];
   const conditions = fields.map(([field], index) => {
     const isId = field === 'id' || fieldsOf(kind).some(({ name, type }) => name === field && type === 'reference');
-    const column = isId ? columnName(field) : `lower(${columnName(field)})`;
-    return `${column} = ANY($${index + 2}::${isId ? 'uuid' : 'text'}[])`;
+    if (!isId && !comparesExactly(kind, field) && !(field === 'name' && hasNameKey(kind)))
+      throw new RangeError(`Rows of the kind ${kind} are not found by their ${field}.`);
+    return `${field === 'name' ? NAME_KEY : columnName(field)} = ANY($${index + 2}::${isId ? 'uuid' : 'text'}[])`;
   });
   const sql = `SELECT ${selection(kind)} FROM ${tableName(kind)} WHERE book_id = $1 AND (${conditions.join(' OR ')})`;
   return manager.query(sql, [bookId, ...fields.map(([, values]) => [...values])]);

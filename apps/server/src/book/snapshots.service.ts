@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { text } from 'node:stream/consumers';
 import { constants, createGunzip, createGzip } from 'node:zlib';
-import { rowsOfColumns, type RowColumns, type RowsByKind } from '@nuvar/book';
+import { problem, ProblemError, rowsOfColumns, type RowColumns, type RowsByKind } from '@nuvar/book';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -10,7 +10,7 @@ import { Books } from '../database/entities.js';
 import { log } from '../http/logger.js';
 import { writeRowsAsJson } from './rows.js';
 
-/** How long after somebody has left a book its snapshot is renewed: a reload is there again before. */
+/** How long after the last change of a book its snapshot is renewed, in milliseconds: while somebody types it need not be. */
 const RENEWED_AFTER = 10_000;
 
 /**
@@ -30,13 +30,21 @@ export class SnapshotsService implements OnApplicationShutdown {
     return Readable.from(kept === null ? this.putTogether(bookId) : [kept]);
   }
 
-  /** All rows of a book by kind. */
-  async rowsOf(bookId: string): Promise<RowsByKind> {
+  /** All rows of a book by kind, and the revision that they are of. */
+  async read(bookId: string): Promise<{ readonly revision: number; readonly rows: RowsByKind }> {
     const snapshot = await text((await this.packed(bookId)).pipe(createGunzip()));
-    return rowsOfColumns((JSON.parse(snapshot) as { rows: RowColumns }).rows);
+    const { revision, rows } = JSON.parse(snapshot) as { revision: number; rows: RowColumns };
+    return { revision, rows: rowsOfColumns(rows) };
   }
 
-  /** Somebody has left the book: where it has changed, its snapshot will be ready when it is opened again. */
+  /** The revision that a book has come to. Throws `not-found` where it was removed meanwhile. */
+  async revisionOf(bookId: string): Promise<number> {
+    const book = await this.database.getRepository(Books).findOneBy({ id: bookId });
+    if (book === null) throw new ProblemError([problem('not-found')]);
+    return book.revision;
+  }
+
+  /** The book has changed: once nobody has changed it for a while, its snapshot is made ready for whoever opens it next. */
   renewSoon(bookId: string): void {
     clearTimeout(this.renewals.get(bookId));
     const renew = () => {
@@ -64,7 +72,7 @@ export class SnapshotsService implements OnApplicationShutdown {
   /** What has been read is packed and handed out while the rest is read; at the end all of it is kept. */
   private async *putTogether(bookId: string): AsyncGenerator<Buffer> {
     const gzip = createGzip({ level: constants.Z_BEST_SPEED });
-    const reading = this.read(bookId, (piece) => gzip.write(piece));
+    const reading = this.write(bookId, (piece) => gzip.write(piece));
     reading.then(
       () => gzip.end(),
       (error: Error) => gzip.destroy(error),
@@ -78,9 +86,11 @@ export class SnapshotsService implements OnApplicationShutdown {
   }
 
   /** Reads all rows in one view of the database and returns the revision that they are of. */
-  private read(bookId: string, write: (piece: string) => void): Promise<number> {
+  private write(bookId: string, write: (piece: string) => void): Promise<number> {
     return this.database.transaction('REPEATABLE READ', async (manager) => {
-      const { revision } = await manager.getRepository(Books).findOneByOrFail({ id: bookId });
+      const book = await manager.getRepository(Books).findOneBy({ id: bookId });
+      if (book === null) throw new ProblemError([problem('not-found')]);
+      const { revision } = book;
       write(`{"revision":${revision},"rows":`);
       await writeRowsAsJson(manager, bookId, write);
       write('}');

@@ -6,6 +6,8 @@ import { KeptSnapshots1764400000000 } from './migrations/1764400000000-kept-snap
 import { PlanningPrices1764200000000 } from './migrations/1764200000000-planning-prices.js';
 import { PurchasingAndProductionInFull1764300000000 } from './migrations/1764300000000-purchasing-and-production-in-full.js';
 import { WasteOnTop1764500000000 } from './migrations/1764500000000-waste-on-top.js';
+import { NameKeys1764600000000 } from './migrations/1764600000000-name-keys.js';
+import { GuestsAndLimits1764700000000 } from './migrations/1764700000000-guests-and-limits.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -15,20 +17,51 @@ const MIGRATIONS = [
   PurchasingAndProductionInFull1764300000000,
   KeptSnapshots1764400000000,
   WasteOnTop1764500000000,
+  NameKeys1764600000000,
+  GuestsAndLimits1764700000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */
 export const TABLES_LAYOUT = MIGRATIONS.at(-1)?.name ?? '';
 
-/** The connection to PostgreSQL 15 or newer. Tables are laid down by migrations, never synchronised. */
-export function dataSource(url: string): DataSource {
+/**
+ * How long a statement may take, how long one may wait for another's lock, and how long a transaction may stand idle, in
+ * milliseconds: whatever hangs gives its connection back.
+ */
+const TIMEOUTS = {
+  statement_timeout: 30_000,
+  lock_timeout: 10_000,
+  idle_in_transaction_session_timeout: 60_000,
+} as const;
+
+/** The connections to PostgreSQL 15 or newer, at most `most` at a time. The tables are laid down by `migrate`. */
+export function dataSource(url: string, most = 10): DataSource {
   return new DataSource({
     type: 'postgres',
     url,
     entities: [Users, Books, Members, Journal, ...Object.values(ROW_TABLES)],
-    migrations: MIGRATIONS,
-    migrationsRun: true,
     synchronize: false,
-    extra: { max: 10 },
+    extra: { max: most, connectionTimeoutMillis: 10_000, keepAlive: true, ...TIMEOUTS },
   });
+}
+
+/** Any number that no other program uses on this database. */
+const MIGRATING = 4_820_000_001;
+
+/**
+ * Lays down the tables, or brings those of an older version up to this one. Where several servers start at once, one does
+ * it and the others wait. Runs as long as it takes.
+ */
+export async function migrate(url: string): Promise<void> {
+  const database = new DataSource({ type: 'postgres', url, migrations: MIGRATIONS, synchronize: false });
+  await database.initialize();
+  const runner = database.createQueryRunner();
+  try {
+    await runner.query('SELECT pg_advisory_lock($1)', [MIGRATING]);
+    await database.runMigrations({ transaction: 'each' });
+    await runner.query('SELECT pg_advisory_unlock($1)', [MIGRATING]);
+  } finally {
+    await runner.release();
+    await database.destroy();
+  }
 }

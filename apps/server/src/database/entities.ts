@@ -3,9 +3,12 @@ import { EntitySchema } from 'typeorm';
 
 export interface User {
   id: string;
-  email: string;
+  /** A guest looks at the demo: somebody without address and password, whose book goes some time after its last use. */
+  kind: 'person' | 'guest';
+  email: string | null;
   name: string;
-  passwordHash: string;
+  /** Null where nobody can sign in with a password. */
+  passwordHash: string | null;
   createdAt: Date;
 }
 
@@ -14,9 +17,10 @@ export const Users = new EntitySchema<User>({
   tableName: 'users',
   columns: {
     id: { type: 'uuid', primary: true },
-    email: { type: 'text' },
+    kind: { type: 'text' },
+    email: { type: 'text', nullable: true },
     name: { type: 'text' },
-    passwordHash: { type: 'text', name: 'password_hash' },
+    passwordHash: { type: 'text', name: 'password_hash', nullable: true },
     createdAt: { type: 'timestamptz', name: 'created_at', createDate: true },
   },
 });

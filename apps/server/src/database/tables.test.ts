@@ -1,16 +1,16 @@
 import { completeRow, fieldsOf, KIND_NAMES, newId, type FieldSpec, type Kind } from '@nuvar/book';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { DataSource } from 'typeorm';
-import { dataSource } from './data-source.js';
-import { COLUMN_TYPES, columnName, tableName } from './tables.js';
+import { testDatabaseUrl } from '../testing/database.js';
+import { dataSource, migrate } from './data-source.js';
+import { COLUMN_TYPES, columnName, hasNameKey, NAME_KEY, tableName } from './tables.js';
 
 let database: DataSource;
 const bookId = newId();
 
 beforeAll(async () => {
-  const url = process.env.TEST_DATABASE_URL;
-  if (url === undefined) throw new RangeError('TEST_DATABASE_URL is not set. `npm test` sets it.');
-  database = await dataSource(url).initialize();
+  await migrate(testDatabaseUrl());
+  database = await dataSource(testDatabaseUrl()).initialize();
   await database.query('INSERT INTO books (id, revision) VALUES ($1, 0)', [bookId]);
 });
 afterAll(async () => {
@@ -54,13 +54,10 @@ async function refusalOf(kind: Kind, row: Record<string, unknown>): Promise<stri
   await runner.startTransaction();
   try {
     const fields = Object.keys(row);
-    const columns = ['book_id', 'version', ...fields.map(columnName)];
+    const columns = ['book_id', 'version', ...(hasNameKey(kind) ? [NAME_KEY] : []), ...fields.map(columnName)];
     const places = columns.map((_column, index) => `$${index + 1}`);
-    await runner.query(`INSERT INTO ${tableName(kind)} (${columns.join(', ')}) VALUES (${places.join(', ')})`, [
-      bookId,
-      1,
-      ...fields.map((field) => row[field]),
-    ]);
+    const values = [bookId, 1, ...(hasNameKey(kind) ? [row.id] : []), ...fields.map((field) => row[field])];
+    await runner.query(`INSERT INTO ${tableName(kind)} (${columns.join(', ')}) VALUES (${places.join(', ')})`, values);
     return null;
   } catch (error) {
     return (error as Error).message;
@@ -101,7 +98,10 @@ describe.each(KIND_NAMES)('the table of %s', (kind) => {
     }));
     expect(expected.map(({ column_name }) => found.get(column_name))).toEqual(expected);
     expect([...found.keys()].sort()).toEqual(
-      ['book_id', 'id', 'version', ...expected.map(({ column_name }) => column_name)].sort(),
+      [
+        ...['book_id', 'id', 'version', ...(hasNameKey(kind) ? [NAME_KEY] : [])],
+        ...expected.map(({ column_name }) => column_name),
+      ].sort(),
     );
   });
 

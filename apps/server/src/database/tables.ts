@@ -1,4 +1,4 @@
-import { fieldsOf, KIND_NAMES, type FieldSpec, type Kind } from '@nuvar/book';
+import { fieldsOf, KIND_NAMES, UNIQUELY_NAMED, type FieldSpec, type Kind } from '@nuvar/book';
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
 
 /** The name of a column: plannedUnitsPerMonth → planned_units_per_month. */
@@ -44,3 +44,8 @@ export const ROW_TABLES = Object.fromEntries(KIND_NAMES.map((kind) => [kind, sch
   Kind,
   EntitySchema<RowRecord>
 >;
+
+/** The column by which names are compared, in the tables of kinds whose names differ. It is no field of the row. */
+export const NAME_KEY = 'name_key';
+
+export const hasNameKey = (kind: Kind): boolean => UNIQUELY_NAMED.includes(kind);

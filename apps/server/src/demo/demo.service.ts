@@ -1,29 +1,66 @@
 import { quillfernPottery } from '@nuvar/book/demo';
-import { Inject, Injectable } from '@nestjs/common';
+import { Inject, Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
+import { problem, ProblemError } from '@nuvar/book';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service.js';
+import { Limits } from '../accounts/limits.js';
 import { BooksService } from '../book/books.service.js';
+import type { User } from '../database/entities.js';
+import { log } from '../http/logger.js';
 
-export const DEMO_EMAIL = 'demo@quillfern.example';
-export const DEMO_PASSWORD = 'quillfern-pottery';
+const EVERY_HOUR = 60 * 60 * 1000;
 
-/** The demo book and its sign-in. `NUVAR_DEMO=off` turns both off. */
+/**
+ * The demo: each visitor is a guest with a copy of the demo book of their own, which nobody else sees. Guests go with
+ * their books when their last session has run out. `NUVAR_DEMO=off` turns it off.
+ */
 @Injectable()
-export class DemoService {
+export class DemoService implements OnApplicationBootstrap, OnApplicationShutdown {
   readonly isOn = process.env.NUVAR_DEMO !== 'off';
+  private timer: NodeJS.Timeout | undefined;
 
   constructor(
+    @InjectDataSource() private readonly database: DataSource,
     @Inject(AccountsService) private readonly accounts: AccountsService,
     @Inject(BooksService) private readonly books: BooksService,
+    @Inject(Limits) private readonly limits: Limits,
   ) {}
 
-  async isOffered(): Promise<boolean> {
-    return this.isOn && (await this.accounts.byEmail(DEMO_EMAIL)) !== null;
+  /** Makes a guest with a demo book. Throws `demo-off`, or `too-many-tries` where too many have come. */
+  async welcome(network: string): Promise<User> {
+    if (!this.isOn) throw new ProblemError([problem('demo-off')]);
+    await this.limits.countGuest(network);
+    const guest = await this.accounts.makeGuest();
+    await this.books.takeIn(guest.id, quillfernPottery());
+    return guest;
   }
 
-  /** Loads the demo book into a database that holds no book yet. */
-  async loadIfEmpty(): Promise<void> {
-    if (!this.isOn || !(await this.books.isEmpty()) || (await this.accounts.byEmail(DEMO_EMAIL)) !== null) return;
-    const user = await this.accounts.signUp({ email: DEMO_EMAIL, name: 'Wren Quillfern', password: DEMO_PASSWORD });
-    await this.books.takeIn(user.id, quillfernPottery());
+  onApplicationBootstrap(): void {
+    const seeOff = () =>
+      void this.seeOff().catch((error: unknown) => log.warn({ error: String(error) }, 'guests were not seen off'));
+    seeOff();
+    this.timer = setInterval(seeOff, EVERY_HOUR).unref();
+  }
+
+  onApplicationShutdown(): void {
+    clearInterval(this.timer);
+  }
+
+  /** Removes the guests whose last session has run out, with their books. */
+  async seeOff(): Promise<void> {
+    await this.database.transaction(async (manager) => {
+      const gone: { id: string }[] = await manager.query(
+        `SELECT id FROM users WHERE kind = 'guest' AND created_at < now() - interval '1 hour' AND NOT EXISTS
+           (SELECT 1 FROM sessions WHERE sess ->> 'userId' = users.id::text AND expire > now()) FOR UPDATE SKIP LOCKED`,
+      );
+      const ids = gone.map(({ id }) => id);
+      if (ids.length === 0) return;
+      await manager.query(
+        `DELETE FROM books WHERE id IN (SELECT book_id FROM members WHERE user_id = ANY($1::uuid[]))`,
+        [ids],
+      );
+      await manager.query(`DELETE FROM users WHERE id = ANY($1::uuid[])`, [ids]);
+    });
   }
 }

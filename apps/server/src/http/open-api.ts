@@ -1,6 +1,8 @@
 import { KIND_NAMES, KINDS } from '@nuvar/book';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import { SignInRequest, SignUpRequest } from '../accounts/requests.js';
+import { MemberRequest } from '../book/requests.js';
 import { rowSchemas } from './row-schemas.js';
 
 const CHANGE = {
@@ -57,7 +59,10 @@ export function serveOpenApi(app: INestApplication): void {
     .setVersion('1')
     .build();
   const document: OpenAPIObject = SwaggerModule.createDocument(app, config);
-  const named = new Set<string>(KIND_NAMES.map((kind) => KINDS[kind].rowClass.name));
+  const named = new Set([
+    ...KIND_NAMES.map((kind) => KINDS[kind].rowClass.name),
+    ...[SignUpRequest, SignInRequest, MemberRequest].map(({ name }) => name),
+  ]);
   const rows = Object.fromEntries(
     Object.entries(rowSchemas('#/components/schemas/')).filter(([name]) => named.has(name)),
   );

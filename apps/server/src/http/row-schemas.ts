@@ -9,6 +9,7 @@ export function rowSchemas(refPointerPrefix: string): Record<string, object> {
       customValidation: () => ({}),
       decimalText: { type: 'string', pattern: '^-?(0|[1-9][0-9]{0,14})(\\.[0-9]{1,12})?$' },
       day: { type: 'string', format: 'date' },
+      rowId: { format: 'uuid', type: 'string' },
       text: { type: 'string' },
       isIso4217Currency: { type: 'string', pattern: '^[A-Z]{3}$' },
     },

@@ -1,13 +1,17 @@
 import { newId, type Change, type Operation } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request, { type Test } from 'supertest';
-import { makeServer } from '../server.js';
+import { makeServer, type ServerOptions } from '../server.js';
+import { testDatabaseUrl } from './database.js';
 
 /** The server over the real database that `npm test` has started. */
-export async function testServer(): Promise<NestExpressApplication> {
-  const databaseUrl = process.env.TEST_DATABASE_URL;
-  if (databaseUrl === undefined) throw new RangeError('TEST_DATABASE_URL is not set. `npm test` sets it.');
-  const app = await makeServer({ databaseUrl, sessionSecret: 'for the tests only' });
+export async function testServer(options: Partial<ServerOptions> = {}): Promise<NestExpressApplication> {
+  const app = await makeServer({
+    databaseUrl: testDatabaseUrl(),
+    sessionSecret: 'for the tests only',
+    limits: { signUp: 100_000, guest: 100_000 },
+    ...options,
+  });
   await app.listen(0, '127.0.0.1');
   return app;
 }
@@ -16,7 +20,10 @@ export const PASSWORD = 'a long enough password';
 
 /** Somebody who is signed in, with what they do most often. */
 export interface Person {
+  readonly id: string;
   readonly email: string;
+  /** The cookie of their session, for requests that are made otherwise. */
+  readonly cookie: string;
   get(path: string): Test;
   post(path: string, body?: object): Test;
   put(path: string, body: object): Test;
@@ -30,9 +37,14 @@ export interface Person {
 export async function signUp(app: NestExpressApplication): Promise<Person> {
   const email = `${newId()}@example.test`;
   const agent = request.agent(app.getHttpServer());
-  await agent.post('/api/accounts').send({ name: 'Robin Tester', email, password: PASSWORD }).expect(201);
+  const signedUp = await agent
+    .post('/api/accounts')
+    .send({ name: 'Robin Tester', email, password: PASSWORD })
+    .expect(201);
   const person: Person = {
+    id: (signedUp.body as { user: { id: string } }).user.id,
     email,
+    cookie: String(signedUp.get('set-cookie')).split(';')[0] ?? '',
     get: (path) => agent.get(path),
     post: (path, body = {}) => agent.post(path).send(body),
     put: (path, body) => agent.put(path).send(body),

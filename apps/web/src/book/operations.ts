@@ -1,4 +1,4 @@
-import { fieldValue, type CreateOperation, type Kind, type Operation, type StoredRow } from '@nuvar/book';
+import { nameKey, fieldValue, type CreateOperation, type Kind, type Operation, type StoredRow } from '@nuvar/book';
 
 /** The operation that brings fields of a row to new values; none where they stand there already. */
 export function updateOf(kind: Kind, row: StoredRow, after: Readonly<Record<string, unknown>>): Operation[] {
@@ -14,7 +14,7 @@ export function createOf(kind: Kind, id: string, fields: Readonly<Record<string,
 
 /** The id of the row of that name which the same change makes already, capital letters or not. */
 export function madeWithin(before: readonly Operation[], kind: Kind, name: string): string | undefined {
-  return createsOf(before, kind).find(({ row }) => String(row.name).toLowerCase() === name.toLowerCase())?.row.id;
+  return createsOf(before, kind).find(({ row }) => nameKey(String(row.name)) === nameKey(name))?.row.id;
 }
 
 /** The position after the last of these rows, and after those of their kind that the same change makes already. */

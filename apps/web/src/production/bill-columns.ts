@@ -1,4 +1,4 @@
-import type { StoredRow } from '@nuvar/book';
+import { nameKey, type StoredRow } from '@nuvar/book';
 import { fieldColumn } from '../controls/field-column.js';
 import type { Column } from '../controls/grid-model.js';
 import { isRefusal, readAnyQuantity, readQuantity, unitChoices } from '../controls/read-field.js';
@@ -64,9 +64,9 @@ export function billColumns(
       text: (line) => itemOf(line)?.label ?? line.text,
       read: (text) => {
         const typed = text.trim();
-        const found = all.find((item) => item.label.toLowerCase() === typed.toLowerCase());
+        const found = all.find((item) => nameKey(item.label) === nameKey(typed));
         if (found !== undefined) return { patch: pointingTo(found), shown: found.label };
-        if (typed.toLowerCase() === ownName.toLowerCase()) return { refusal: `${ownName} cannot contain itself.` };
+        if (nameKey(typed) === nameKey(ownName)) return { refusal: `${ownName} cannot contain itself.` };
         if (typed.length > 121) return { refusal: 'Name can have at most 120 characters.' };
         if (typed === '' || typed === '+') return { refusal: 'A line needs a material or a component.' };
         if (typed.startsWith('+'))

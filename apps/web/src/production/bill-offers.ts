@@ -1,3 +1,4 @@
+import { nameKey } from '@nuvar/book';
 import { alike } from '../controls/alike.js';
 import { offersFor, type Offer } from '../controls/offers.js';
 
@@ -25,7 +26,7 @@ export function billOffers(items: readonly Linkable[]): (typed: string, isLinkin
     const others = find(text, MOST_OFFERED)
       .map(({ id, label }): Offer => ({ value: id, label }))
       .filter(({ value }) => !fitting.some((offer) => offer.value === value));
-    const isThere = fitting.some(({ label }) => label.toLowerCase() === text.toLowerCase());
+    const isThere = fitting.some(({ label }) => nameKey(label) === nameKey(text));
     const toMake: Offer[] = isThere
       ? []
       : [

@@ -1,4 +1,4 @@
-import type { Operation, StoredRow } from '@nuvar/book';
+import { nameKey, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import { fieldColumn } from '../controls/field-column.js';
@@ -38,7 +38,7 @@ export function usesColumns(machines: Named, runs: Named, locale: string, curren
       text: (use) => nameOfMachine(use, machines, runs),
       read: (text) => {
         const typed = text.trim();
-        const is = ({ name }: { readonly name: string }) => name.toLowerCase() === typed.toLowerCase();
+        const is = ({ name }: { readonly name: string }) => nameKey(name) === nameKey(typed);
         const run = runs.find(is);
         if (run) return { patch: { runId: run.id, equipmentId: null, basis: 'space per unit' }, shown: run.name };
         const machine = machines.find(is);

@@ -1,4 +1,4 @@
-import type { Operation, StoredRow } from '@nuvar/book';
+import { nameKey, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import { fieldColumn } from '../controls/field-column.js';
@@ -40,7 +40,7 @@ export function labourColumns(
       text: (step) => grades.find(({ id }) => id === step.gradeId)?.name ?? '',
       read: (text) => {
         const typed = text.trim();
-        const found = grades.find(({ name }) => name.toLowerCase() === typed.toLowerCase());
+        const found = grades.find(({ name }) => nameKey(name) === nameKey(typed));
         if (found) return { patch: { gradeId: found.id }, shown: found.name };
         return typed === '' || typed.length > 120
           ? { refusal: 'Type the name of a labour grade.' }

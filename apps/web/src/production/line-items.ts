@@ -1,4 +1,4 @@
-import { unitsThatFit, type StoredRow } from '@nuvar/book';
+import { nameKey, unitsThatFit, type StoredRow } from '@nuvar/book';
 import { unitsWithin } from '@nuvar/core';
 import { model } from '../book/model.js';
 
@@ -21,12 +21,12 @@ export function itemsOf(
   materials: readonly StoredRow<'material'>[],
   products: readonly StoredRow<'product'>[],
 ): ReadonlyMap<string, Item> {
-  const names = new Set(materials.map((row) => row.name.toLowerCase()));
+  const names = new Set(materials.map((row) => nameKey(row.name)));
   const components = products
     .filter((row) => row.id !== productId)
     .map(({ id, name, outputUnit, archived }): Item => ({
       id,
-      label: names.has(name.toLowerCase()) ? `${name} (product)` : name,
+      label: names.has(nameKey(name)) ? `${name} (product)` : name,
       unit: outputUnit,
       field: 'componentId',
       archived,

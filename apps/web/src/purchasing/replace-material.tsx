@@ -1,4 +1,4 @@
-import type { StoredRow } from '@nuvar/book';
+import { nameKey, type StoredRow } from '@nuvar/book';
 import type { EffectView, Override, UsedInView } from '@nuvar/core';
 import { useEffect, useMemo, useState } from 'react';
 import { updateOf } from '../book/operations.js';
@@ -31,9 +31,7 @@ export function ReplaceMaterial({ material, usedIn }: ReplaceMaterialProps) {
     .filter(({ id, archived }) => id !== material.id && !archived)
     .map(({ id, name }) => ({ value: id, label: name }));
   const choose = (text: string) => {
-    const found = materials.find(
-      ({ name, id }) => id !== material.id && name.toLowerCase() === text.trim().toLowerCase(),
-    );
+    const found = materials.find(({ name, id }) => id !== material.id && nameKey(name) === nameKey(text.trim()));
     setReplacement(found ?? null);
     return found === undefined ? 'Pick a material of the book.' : null;
   };

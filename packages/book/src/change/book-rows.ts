@@ -1,4 +1,5 @@
-import { KIND_NAMES, type Kind } from '../kinds.js';
+import { nameKey } from '../fields/index.js';
+import { comparesExactly, KIND_NAMES, type Kind } from '../kinds.js';
 import { fieldValue, type BookReader, type StoredRow, type Write } from './stored-row.js';
 
 /** All rows of a book by kind, as the snapshot and the book file carry them. */
@@ -14,9 +15,19 @@ export interface BookRows extends BookReader {
   apply(writes: readonly Write[]): void;
 }
 
-type Index = Map<string, Map<string, StoredRow>>;
+/** What finds the rows of a kind by the value of a field. */
+interface Index {
+  readonly kind: Kind;
+  readonly keyOf: (row: object) => string | undefined;
+  readonly keyOfValue: (value: string) => string | undefined;
+  readonly rows: Map<string, Map<string, StoredRow>>;
+}
 
-const keyOf = (value: unknown) => (typeof value === 'string' ? value.toLowerCase() : undefined);
+/** How the values of a field are compared: ids, units and the like as they are, names and other texts by their key. */
+const keyMaker = (kind: Kind, field: string) => {
+  const isExact = comparesExactly(kind, field);
+  return (value: unknown) => (typeof value !== 'string' ? undefined : isExact ? value : nameKey(value));
+};
 
 /**
  * Keeps rows in memory. What finds them, by id or by the value of a field, is built when a kind is first looked up that
@@ -35,28 +46,28 @@ export function bookRows(initial: Partial<RowsByKind> = {}): BookRows {
   };
   const valuesOf = (kind: Kind): Iterable<StoredRow> => byId.get(kind)?.values() ?? initial[kind] ?? [];
 
-  const enter = (index: Index, field: string, row: StoredRow) => {
-    const key = keyOf(fieldValue(row, field));
+  const enter = ({ keyOf, rows }: Index, row: StoredRow) => {
+    const key = keyOf(row);
     if (key === undefined) return;
-    let bucket = index.get(key);
-    if (bucket === undefined) index.set(key, (bucket = new Map<string, StoredRow>()));
+    let bucket = rows.get(key);
+    if (bucket === undefined) rows.set(key, (bucket = new Map<string, StoredRow>()));
     bucket.set(row.id, row);
   };
   const indexBy = (kind: Kind, field: string): Index => {
     const known = indexes.get(`${kind}/${field}`);
     if (known !== undefined) return known;
-    const index: Index = new Map();
-    for (const row of valuesOf(kind)) enter(index, field, row);
+    const keyOfValue = keyMaker(kind, field);
+    const index: Index = { kind, keyOf: (row) => keyOfValue(fieldValue(row, field)), keyOfValue, rows: new Map() };
+    for (const row of valuesOf(kind)) enter(index, row);
     indexes.set(`${kind}/${field}`, index);
     return index;
   };
   const reindex = (kind: Kind, before: StoredRow | undefined, after: StoredRow | null) => {
-    for (const [name, index] of indexes) {
-      const [indexed = '', field = ''] = name.split('/');
-      if (indexed !== kind) continue;
-      const key = before && keyOf(fieldValue(before, field));
-      if (before && key !== undefined) index.get(key)?.delete(before.id);
-      if (after !== null) enter(index, field, after);
+    for (const index of indexes.values()) {
+      if (index.kind !== kind) continue;
+      const key = before && index.keyOf(before);
+      if (before && key !== undefined) index.rows.get(key)?.delete(before.id);
+      if (after !== null) enter(index, after);
     }
   };
   const put = (kind: Kind, id: string, row: StoredRow | null) => {
@@ -71,7 +82,8 @@ export function bookRows(initial: Partial<RowsByKind> = {}): BookRows {
     rowsWith: <K extends Kind>(kind: K, field: string, value: string) => {
       if (field === 'id')
         return [rowsOfKind(kind).get(value)].filter((row) => row !== undefined) as unknown as StoredRow<K>[];
-      return [...(indexBy(kind, field).get(value.toLowerCase())?.values() ?? [])] as unknown as StoredRow<K>[];
+      const { keyOfValue, rows } = indexBy(kind, field);
+      return [...(rows.get(keyOfValue(value) ?? '')?.values() ?? [])] as unknown as StoredRow<K>[];
     },
     all: <K extends Kind>(kind: K) => [...valuesOf(kind)] as unknown as StoredRow<K>[],
     count: (kind) => rowsOfKind(kind).size,

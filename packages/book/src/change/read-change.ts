@@ -1,12 +1,13 @@
+import { isRowId } from '../fields/index.js';
 import { isKind } from '../kinds.js';
 import { problem, type Problem } from '../problem/index.js';
 import { MOST_OPERATIONS, type Change, type Operation } from './change.js';
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
-
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-const isId = (value: unknown): value is string => typeof value === 'string' && UUID.test(value);
+/** The values of a row are texts, numbers, yes or no, or empty: whatever else was sent is no row. */
+const isFlat = (value: Record<string, unknown>) =>
+  Object.values(value).every((each) => each === null || ['string', 'number', 'boolean'].includes(typeof each));
 
 /**
  * Reads a change from what came over the wire. Only its shape is looked at here; what it says about rows is held
@@ -16,9 +17,9 @@ export function readChange(input: unknown): Change | Problem[] {
   const refuse = (detail: string) => [problem('malformed-change', { values: { detail } })];
   if (!isRecord(input)) return refuse('it is not an object');
   const unknown = Object.keys(input).find((key) => !['id', 'operations', 'undoes'].includes(key));
-  if (unknown !== undefined) return refuse(`it has no part called "${unknown}"`);
-  if (!isId(input.id)) return refuse('its id is not a UUID in small letters');
-  if (input.undoes !== undefined && !isId(input.undoes)) return refuse('"undoes" is not the id of a change');
+  if (unknown !== undefined) return refuse(`it has no part called "${unknown.slice(0, 60)}"`);
+  if (!isRowId(input.id)) return refuse('its id is not a UUID in small letters');
+  if (input.undoes !== undefined && !isRowId(input.undoes)) return refuse('"undoes" is not the id of a change');
   if (!Array.isArray(input.operations) || input.operations.length === 0) return refuse('it holds no operations');
   if (input.operations.length > MOST_OPERATIONS) return refuse(`it holds more than ${MOST_OPERATIONS} operations`);
   const problems = input.operations.flatMap((operation: unknown, index) => operationProblems(operation, index));
@@ -36,15 +37,19 @@ function operationProblems(operation: unknown, index: number): Problem[] {
     return [problem('unknown-kind', { values: { kind: String(operation.kind).slice(0, 60) } })];
   switch (operation.action) {
     case 'create':
-      return isRecord(operation.row) && isId(operation.row.id) ? [] : refuse('has no row with a UUID in small letters');
+      if (!isRecord(operation.row) || !isRowId(operation.row.id))
+        return refuse('has no row with a UUID in small letters');
+      return isFlat(operation.row) ? [] : refuse('has a row with a value that is itself a list or an object');
     case 'update':
-      if (!isId(operation.id)) return refuse('has no id');
+      if (!isRowId(operation.id)) return refuse('has no id');
       if (!isRecord(operation.before) || !isRecord(operation.after)) return refuse('names no fields before and after');
+      if (!isFlat(operation.before) || !isFlat(operation.after))
+        return refuse('has a field with a value that is itself a list or an object');
       return Object.keys(operation.after).every((field) => Object.hasOwn(operation.before as object, field))
         ? []
         : refuse('changes a field without its value before');
     case 'remove':
-      if (!isId(operation.id)) return refuse('has no id');
+      if (!isRowId(operation.id)) return refuse('has no id');
       return Number.isInteger(operation.version) ? [] : refuse('names no version');
     default:
       return refuse('is neither a create, an update nor a remove');

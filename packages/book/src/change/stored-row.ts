@@ -19,7 +19,7 @@ export function storedFields(kind: Kind): readonly StoredField[] {
 /** What the rules of a change need to know of a book. Web and server each offer it over what they hold. */
 export interface BookReader {
   row(kind: Kind, id: string): StoredRow | undefined;
-  /** Rows whose field has that value; names are compared without regard to capital letters. */
+  /** Rows whose field has that value: names and other texts are compared by `nameKey`, ids and units as they are. */
   rowsWith(kind: Kind, field: string, value: string): readonly StoredRow[];
 }
 

@@ -4,7 +4,6 @@ import {
   IsInt,
   IsISO4217CurrencyCode,
   isISO4217CurrencyCode,
-  IsUUID,
   Max,
   MaxLength,
   Min,
@@ -15,6 +14,8 @@ import {
 import { isDay } from './day.js';
 import { compareDecimalText, isDecimalText } from './decimal-text.js';
 import { isGtin } from './gtin.js';
+import { nameKey } from './name-key.js';
+import { isRowId } from './row-id.js';
 
 /**
  * What is known about a field beside its TypeScript type. One decorator states the validation and this description, so
@@ -74,8 +75,12 @@ const check = (name: string, message: string, passes: (value: unknown) => boolea
   return (options) => ValidateBy({ name, validator: { validate: passes, defaultMessage: () => message } }, options);
 };
 
-/** Text without the sign that ends texts in older programs: the database takes it for none. */
-const isPlainText = (value: unknown) => typeof value === 'string' && !value.includes('\0');
+/**
+ * Text that can be stored and sent: without the sign that ends texts in older programs, which the database refuses, and
+ * without half a letter (a lone surrogate), which has no form in UTF-8.
+ */
+export const isPlainText = (value: unknown): value is string =>
+  typeof value === 'string' && !value.includes('\0') && !/\p{Surrogate}/u.test(value);
 
 /** A short name that has to be there. */
 export const Name = (options: FieldOptions) =>
@@ -87,6 +92,12 @@ export const Name = (options: FieldOptions) =>
       'trimmed',
       `${options.label} cannot begin or end with a space.`,
       (value) => typeof value !== 'string' || value === value.trim(),
+    ),
+    // A few letters stand for whole words; the key of a name has to fit into an index.
+    check(
+      'keyLength',
+      `${options.label} is too long.`,
+      (value) => typeof value !== 'string' || value.length > 120 || nameKey(value).length <= 480,
     ),
   ]);
 
@@ -163,7 +174,7 @@ export const UnitCode = (options: FieldOptions) =>
   ]);
 
 const isUnitText = (value: unknown) =>
-  typeof value === 'string' && value.length > 0 && value.length <= 40 && value === value.trim();
+  isPlainText(value) && value.length > 0 && value.length <= 40 && value === value.trim();
 
 /** A Global Trade Item Number, or nothing. */
 export const Gtin = (options: FieldOptions) =>
@@ -202,5 +213,5 @@ export const Flag = (options: FieldOptions) =>
 /** Points to another row of the same book. */
 export const Reference = (target: string, options: FieldOptions & { goesWithTarget: boolean }) =>
   field({ type: 'reference', label: options.label, target, goesWithTarget: options.goesWithTarget }, options, [
-    (more) => IsUUID('all', { ...more, message: `${options.label} must be the id of a row.` }),
+    check('rowId', `${options.label} must be the id of a row.`, isRowId),
   ]);

@@ -1,7 +1,11 @@
-import { IsUUID } from 'class-validator';
+import { ValidateBy } from 'class-validator';
+import { isRowId } from './row-id.js';
 
 /** What every row of a book has: an id, a UUIDv7 made where the row is made. */
 export abstract class Row {
-  @IsUUID('all', { message: 'The id must be a UUID.' })
+  @ValidateBy({
+    name: 'rowId',
+    validator: { validate: isRowId, defaultMessage: () => 'The id must be a UUID in small letters.' },
+  })
   id!: string;
 }

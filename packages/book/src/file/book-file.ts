@@ -12,7 +12,7 @@ import { problem, type Problem } from '../problem/index.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 2;
+export const BOOK_FILE_VERSION = 3;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -25,6 +25,8 @@ export interface BookFile {
 const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   // Format 2 knows waste on top and time per good unit: what format 1 says means the same.
   1: (file) => ({ ...file, version: 2 }),
+  // Format 3 compares names by `nameKey`: two names that it takes for one stay as they are, and are a loose end.
+  2: (file) => ({ ...file, version: 3 }),
 };
 
 /** Writes the rows of a book as a book file. */
@@ -56,19 +58,23 @@ const MOST_PROBLEMS = 50;
  */
 export function readBookFile(input: unknown): ReadBookFile {
   const refuse = (detail: string) => refused(problem('not-a-book-file', { values: { detail } }));
-  if (typeof input !== 'object' || input === null) return refuse('it holds no object');
+  if (!isRecord(input)) return refuse('it holds no object');
   const given = input as Partial<BookFile>;
   if (given.format !== 'nuvar-book' || !Number.isInteger(given.version) || (given.version as number) < 1)
     return refuse('it does not say format "nuvar-book" and a version');
   const format = given.version as number;
   if (format > BOOK_FILE_VERSION) return refused(problem('newer-book-file', { values: { version: String(format) } }));
   const file = upgrade(given as BookFile);
-  if (typeof file.rows !== 'object' || file.rows === null) return refuse('it holds no rows');
-  const strange = Object.keys(file.rows).find((kind) => !isKind(kind) || !Array.isArray(file.rows[kind]));
+  if (!isRecord(file.rows)) return refuse('it holds no rows');
+  const strange = Object.keys(file.rows).find((kind) => !isKind(kind) || !isListOfRows(file.rows[kind]));
   if (strange !== undefined) return refuse(`"${strange.slice(0, 60)}" is not a list of rows of a known kind`);
   if (file.rows.settings?.length !== 1) return refuse('it needs exactly one row of settings');
   return checkedRows(file, format);
 }
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isListOfRows = (value: unknown) => Array.isArray(value) && value.every(isRecord);
 
 function upgrade(file: BookFile): BookFile {
   const step = UPGRADERS[file.version];
@@ -83,7 +89,8 @@ function checkedRows(file: BookFile, format: number): ReadBookFile {
     complete[kind] = (file.rows[kind] ?? []).map((given) => {
       const row = { ...completeRow(kind, given), version: 1 } as StoredRow;
       if (problems.length < MOST_PROBLEMS) problems.push(...validateRow(kind, withoutVersion(row)));
-      if (seen.has(row.id)) problems.push(problem('row-exists', { kind, rowId: row.id, values: { kind } }));
+      if (seen.has(row.id) && problems.length < MOST_PROBLEMS)
+        problems.push(problem('row-exists', { kind, rowId: row.id, values: { kind } }));
       seen.add(row.id);
       return row;
     });

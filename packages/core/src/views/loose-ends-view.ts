@@ -1,4 +1,4 @@
-import type { RowOf } from '@nuvar/book';
+import { fieldValue, labelOfKind, nameKey, type RowOf, UNIQUELY_NAMED } from '@nuvar/book';
 import { addMonths } from '../calendar/index.js';
 import { fullCost } from '../costing/index.js';
 import { type Gap, gapSentence, type Place } from '../figure/index.js';
@@ -39,6 +39,7 @@ export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
   const addGaps = (gaps: readonly Gap[], affects: readonly string[]) => {
     for (const gap of gaps) if (!gap.stated) add(gap.code, sentenceCase(gapSentence(gap)), gap.place, affects);
   };
+  nameEnds(evaluation, add);
   productEnds(evaluation, add, addGaps);
   materialEnds(evaluation, add, addGaps);
   overheadEnds(evaluation, add, addGaps);
@@ -90,6 +91,25 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
         add('below-profit-floor', `The price of ${product.name} does not carry its share of the running costs`, place, [
           product.id,
         ]);
+    }
+  }
+}
+
+/** Rows of an older book that bear the same name, by the way in which names are compared today. */
+function nameEnds({ sheet }: Evaluation, add: Add): void {
+  for (const kind of UNIQUELY_NAMED) {
+    const first = new Map<string, string>();
+    for (const { id, ...row } of sheet.all(kind)) {
+      const name = fieldValue(row, 'name') as string;
+      const namesake = first.get(nameKey(name));
+      if (namesake === undefined) first.set(nameKey(name), name);
+      else
+        add(
+          'same-name',
+          `Two rows bear the same name (${labelOfKind(kind)}): "${namesake}" and "${name}"; give one of them another`,
+          { kind, id, field: 'name' },
+          [],
+        );
     }
   }
 }

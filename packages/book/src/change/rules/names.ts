@@ -3,11 +3,11 @@ import { problem } from '../../problem/index.js';
 import { fieldValue } from '../stored-row.js';
 import type { RowRule } from './rule.js';
 
-/** No two rows of a kind bear the same name, capital letters or not, where the kind says so. */
+/** No two rows of a kind bear the same name, as `nameKey` compares names, where the kind says so. */
 export const namesDiffer: RowRule = {
   kinds: null,
   reads: ['name'],
-  since: 1,
+  since: 3,
   problems(book, { kind, after }) {
     if (!KINDS[kind].uniqueName) return [];
     const name = fieldValue(after, 'name') as string;

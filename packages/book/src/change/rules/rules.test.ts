@@ -197,7 +197,7 @@ describe('products inside products', () => {
     );
     const nothing = { row: () => undefined, rowsWith: () => [] };
     expect(applyChange(nothing, { id: newId(), operations: made }, { format: old.format }).ok).toBe(true);
-    expect(applyChange(nothing, { id: newId(), operations: made }, { format: 2 }).ok).toBe(false);
+    expect(applyChange(nothing, { id: newId(), operations: made }, { format: 3 }).ok).toBe(false);
   });
 
   it('are looked at line by line, however deep: 1,600 levels are refused and do not overflow', () => {

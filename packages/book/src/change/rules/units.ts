@@ -56,8 +56,7 @@ export const conversionsConvert: RowRule<'itemConversion'> = {
 /** A unit of the book stays while something is measured in it. */
 export function unitStillUsed(book: BookReader, removed: StoredRow<'bookUnit'>): Problem[] {
   for (const { kind, field } of UNIT_FIELDS) {
-    const users = book.rowsWith(kind, field, removed.name).filter((row) => fieldValue(row, field) === removed.name);
-    const user = firstById(users);
+    const user = firstById(book.rowsWith(kind, field, removed.name));
     if (user !== undefined) return [usedIn(book, 'bookUnit', removed, kind, user)];
   }
   return [];

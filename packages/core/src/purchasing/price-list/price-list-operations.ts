@@ -1,4 +1,4 @@
-import type { BookRows, Operation } from '@nuvar/book';
+import { nameKey, type BookRows, type Operation } from '@nuvar/book';
 import type { ListRow } from './list-row.js';
 
 /** Small units in which things are bought are costed by the large one. */
@@ -12,10 +12,10 @@ export function priceListOperations(rows: readonly ListRow[], book: BookRows, ne
   const operations: Operation[] = [];
   const made = { supplier: new Map<string, string>(), material: new Map<string, string>() };
   const named = (kind: 'supplier' | 'material', name: string, fields: Record<string, unknown>): string => {
-    const known = made[kind].get(name.toLowerCase()) ?? book.rowsWith(kind, 'name', name)[0]?.id;
+    const known = made[kind].get(nameKey(name)) ?? book.rowsWith(kind, 'name', name)[0]?.id;
     if (known !== undefined) return known;
     const id = newId();
-    made[kind].set(name.toLowerCase(), id);
+    made[kind].set(nameKey(name), id);
     operations.push({ action: 'create', kind, row: { id, name, ...fields } });
     return id;
   };

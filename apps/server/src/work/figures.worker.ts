@@ -1,0 +1,35 @@
+import 'reflect-metadata';
+import { problem, ProblemError } from '@nuvar/book';
+import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
+import { SnapshotsService } from '../book/snapshots.service.js';
+import { answerOf, type Answer } from './answer.js';
+import { connection } from './connection.js';
+import type { FiguresJob } from './jobs.js';
+
+const connected = connection();
+
+/** The evaluation that was asked for last: scripts ask for many figures of one book. */
+let last: { readonly key: string; readonly evaluation: Evaluation } | null = null;
+
+/** Works out figures of a book and gives them as JSON text. */
+export default function figures({ bookId, day, view, of }: FiguresJob): Promise<Answer<string>> {
+  return answerOf(async () => {
+    const evaluation = await evaluationOf(bookId, day);
+    if (view === null) return JSON.stringify(reportOf(evaluation));
+    if (!isViewName(view)) throw new ProblemError([problem('not-found')]);
+    return JSON.stringify(VIEWS[view](evaluation, of === 'all' ? WHOLE_BOOK : of));
+  });
+}
+
+async function evaluationOf(bookId: string, day: string): Promise<Evaluation> {
+  const snapshots = new SnapshotsService(await connected());
+  const revision = await snapshots.revisionOf(bookId);
+  const key = `${bookId} ${revision} ${day}`;
+  if (last?.key !== key) {
+    // What was kept is let go first: two large books need not be in memory at once.
+    last = null;
+    const snapshot = await snapshots.read(bookId);
+    last = { key: `${bookId} ${snapshot.revision} ${day}`, evaluation: evaluate(snapshot.rows, day) };
+  }
+  return last.evaluation;
+}

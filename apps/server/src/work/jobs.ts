@@ -1,0 +1,12 @@
+/** A change or a book file of many rows: read, held against the rules and stored. */
+export type StoringJob =
+  | { readonly job: 'change'; readonly bookId: string; readonly userId: string; readonly body: Uint8Array }
+  | { readonly job: 'book file'; readonly userId: string; readonly body: Uint8Array };
+
+/** Figures of a book as of a day: the report where no view is named. */
+export interface FiguresJob {
+  readonly bookId: string;
+  readonly day: string;
+  readonly view: string | null;
+  readonly of: string;
+}
