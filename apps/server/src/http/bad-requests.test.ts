@@ -5,23 +5,30 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { badRequests } from '../testing/bad-requests.js';
 import { signUp, testServer, type Person } from '../testing/client.js';
+import { databaseOfItsOwn } from '../testing/database.js';
 import { send } from '../testing/raw-request.js';
 
 let app: NestExpressApplication;
 let base: string;
+let database: Awaited<ReturnType<typeof databaseOfItsOwn>>;
 let owner: Person;
 let stranger: Person;
 let bookId: string;
 let foreignId: string;
 
 beforeAll(async () => {
-  app = await testServer();
+  // In a database of its own: so many wrong sign-ins would count against the other tests.
+  database = await databaseOfItsOwn();
+  app = await testServer({ databaseUrl: database.url });
   base = await app.getUrl();
   [owner, stranger] = [await signUp(app), await signUp(app)];
   bookId = ((await owner.post('/api/book-files', quillfernPottery()).expect(201)).body as { id: string }).id;
   foreignId = await stranger.makeBook('Not yours');
 });
-afterAll(() => app.close());
+afterAll(async () => {
+  await app.close();
+  await database.remove();
+});
 
 /** How many requests are sent; more of them in the long form of this test. */
 const RUNS = Number(process.env.BAD_REQUESTS ?? 2_000);

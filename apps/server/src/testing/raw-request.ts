@@ -1,4 +1,5 @@
 import { request as httpRequest } from 'node:http';
+import { gunzipSync } from 'node:zlib';
 
 export interface RawRequest {
   readonly method: string;
@@ -29,7 +30,11 @@ export function send(base: string, { method, path, headers = {}, body }: RawRequ
       }
       const pieces: Buffer[] = [];
       answer.on('data', (piece: Buffer) => pieces.push(piece));
-      answer.on('end', () => done({ ...told, text: Buffer.concat(pieces).toString('utf8') }));
+      answer.on('end', () => {
+        const bytes = Buffer.concat(pieces);
+        const isPacked = answer.headers['content-encoding'] === 'gzip';
+        done({ ...told, text: (isPacked ? gunzipSync(bytes) : bytes).toString('utf8') });
+      });
       answer.on('error', fail);
     });
     outgoing.on('error', fail);

@@ -23,11 +23,22 @@ export function BooksList() {
         <h1 className="wordmark">Nuvar</h1>
         <span className="grow" />
         <span className="text-soft">{session?.user?.name}</span>
+        {session?.user?.isGuest && (
+          <Link className="link" to="/sign-in">
+            Make an account
+          </Link>
+        )}
         <button type="button" className="link" onClick={() => void signOut()}>
-          Sign out
+          {session?.user?.isGuest ? 'Leave the demo' : 'Sign out'}
         </button>
       </header>
       <h2 className="screen-title">Your books</h2>
+      {session?.user?.isGuest && (
+        <p className="text-soft">
+          You are a guest: your books go a day after you were last here, or when you leave the demo. Make an account to
+          keep them.
+        </p>
+      )}
       {error !== undefined && books === undefined && (
         <p>
           {problemsOf(error)[0]?.sentence}{' '}

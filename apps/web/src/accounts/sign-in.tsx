@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { Navigate, useSearchParams } from 'react-router';
+import { Link, Navigate, useSearchParams } from 'react-router';
 import {
   problemsOf,
   useSessionQuery,
@@ -12,12 +12,16 @@ import {
 export function SignIn() {
   const [parameters] = useSearchParams();
   const { data: session, isLoading } = useSessionQuery();
-  const [isNew, setIsNew] = useState(false);
+  const isGuest = session?.user?.isGuest === true;
+  const [chosen, setChosen] = useState<boolean | null>(null);
+  const isNew = chosen ?? isGuest;
   const [signIn, signingIn] = useSignInMutation();
   const [signUp, signingUp] = useSignUpMutation();
   const [demo, opening] = useSignInToDemoMutation();
   const target = parameters.get('to');
-  if (session?.user) return <Navigate to={target?.startsWith('/books') ? target : '/books'} replace />;
+  // A guest comes here to make an account, unless they have only just become one.
+  if (session?.user && (!isGuest || opening.isSuccess))
+    return <Navigate to={target?.startsWith('/books') ? target : '/books'} replace />;
   // What the server says of the demo would push the form away from under a click.
   if (isLoading) return null;
   const failed = [isNew ? signingUp.error : signingIn.error, opening.error].find((error) => error !== undefined);
@@ -36,11 +40,19 @@ export function SignIn() {
     <main className="lone-screen">
       <h1 className="wordmark wordmark-large">Nuvar</h1>
       <p className="text-lg">What one unit really costs, what to ask for it, and how many you must sell.</p>
-      {session?.demo && (
+      {isGuest && (
+        <p>
+          Make an account to keep the book that you are trying out, with all that you have changed in it.{' '}
+          <Link className="link" to={target?.startsWith('/books') ? target : '/books'}>
+            Back to it
+          </Link>
+        </p>
+      )}
+      {session?.demo && !isGuest && (
         <div className="demo-offer">
           <p>
             See it at work first: <strong>Quillfern Pottery</strong>, an invented studio with its clay, glaze, kiln and
-            prices.
+            prices. You get a copy of your own; nobody else sees what you try, and it goes a day after you leave.
           </p>
           <button type="button" className="button button-main" onClick={() => void demo()} disabled={opening.isLoading}>
             Open the demo book
@@ -68,7 +80,7 @@ export function SignIn() {
           <button type="submit" className="button button-main" disabled={signingIn.isLoading || signingUp.isLoading}>
             {isNew ? 'Make the account' : 'Sign in'}
           </button>
-          <button type="button" className="link" onClick={() => setIsNew(!isNew)}>
+          <button type="button" className="link" onClick={() => setChosen(!isNew)}>
             {isNew ? 'I have an account' : 'I am new here'}
           </button>
         </div>

@@ -12,6 +12,7 @@ import { useAppDispatch, useAppSelector } from '../state/store.js';
 export function LinkBar() {
   const link = useAppSelector(({ book }) => book.link);
   const waiting = useAppSelector(({ book }) => book.pending.length);
+  const label = useAppSelector(({ book }) => book.undo.find(({ changeId }) => changeId === book.pending[0]?.id)?.label);
   const signInAgain = useSignInAgain();
   if (link === 'well' || link === 'sending') return null;
   const edits =
@@ -21,6 +22,12 @@ export function LinkBar() {
   return (
     <div className="bar bar-warning" role="status">
       {link === 'away' && <span>The server does not answer. You can go on working. {edits}</span>}
+      {link === 'failing' && (
+        <span>
+          The server fails at one of your edits{label !== undefined && ` (${label})`}, and is asked again. Set it aside
+          to let the others go on: it stays on this machine, under History.
+        </span>
+      )}
       {link === 'gone' && <span>This book is no longer open to you. What was not sent yet stays on this machine.</span>}
       {link === 'signed-out' && (
         <span>You have been signed out. {edits.replace('it is back', 'you are signed in again')}</span>
@@ -30,9 +37,16 @@ export function LinkBar() {
           Sign in again
         </button>
       ) : (
-        <button type="button" className="button" onClick={() => sync.retry()}>
-          Try now
-        </button>
+        <>
+          {link === 'failing' && (
+            <button type="button" className="button button-main" onClick={() => void sync.setAside()}>
+              Set it aside
+            </button>
+          )}
+          <button type="button" className="button" onClick={() => sync.retry()}>
+            Try now
+          </button>
+        </>
       )}
     </div>
   );

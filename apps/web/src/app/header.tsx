@@ -153,6 +153,7 @@ function PersonMenu() {
   const [signOut] = useSignOutMutation();
   const navigate = useNavigate();
   const path = useBookPath();
+  const isGuest = session?.user?.isGuest === true;
   return (
     <details className="menu">
       <summary className="quiet-button">{session?.user?.name ?? 'Account'}</summary>
@@ -160,6 +161,7 @@ function PersonMenu() {
         <NavLink to={`${path}/history`}>History</NavLink>
         <NavLink to={`${path}/settings`}>Settings</NavLink>
         <NavLink to="/books">Your books</NavLink>
+        {isGuest && <NavLink to={`/sign-in?to=${encodeURIComponent(path)}`}>Keep this book: make an account</NavLink>}
         <button
           type="button"
           onClick={async () => {
@@ -167,7 +169,7 @@ function PersonMenu() {
             void navigate('/sign-in');
           }}
         >
-          Sign out
+          {isGuest ? 'Leave the demo' : 'Sign out'}
         </button>
       </div>
     </details>

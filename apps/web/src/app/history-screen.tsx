@@ -6,6 +6,7 @@ import { namesOf } from '../book/undo-stacks.js';
 import { useSettings } from '../book/use-book.js';
 import { momentWords } from '../figures/format.js';
 import { useAppSelector } from '../state/store.js';
+import { EditsSetAside } from './edits-set-aside.js';
 
 const MOST_SENTENCES = 8;
 
@@ -39,6 +40,7 @@ export function HistoryScreen() {
     <div className="page">
       <h1 className="screen-title">History</h1>
       <p className="text-soft">Every edit of the book. Ctrl+Z takes back your own latest one, on any screen.</p>
+      <EditsSetAside />
       {isAway && <p role="alert">The server does not answer, so the history cannot be shown now.</p>}
       <ol className="history">
         {entries.map((entry) => (

@@ -1,6 +1,6 @@
 import { LOCALES, ROUNDING_MODES } from '@nuvar/book';
 import { useState, type FormEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { localeName } from '../figures/format.js';
 import { PLANNING_WORDS } from '../purchasing/planning-words.js';
@@ -118,6 +118,7 @@ function People({ bookId, isOwner }: { bookId: string; isOwner: boolean }) {
   const { data: session } = useSessionQuery();
   const [put, putting] = usePutMemberMutation();
   const [remove, removing] = useRemoveMemberMutation();
+  const { pathname } = useLocation();
   const failed = putting.error ?? removing.error;
   const add = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
@@ -146,7 +147,7 @@ function People({ bookId, isOwner }: { bookId: string; isOwner: boolean }) {
                     className="input-line"
                     aria-label={`Role of ${member.name}`}
                     value={member.role}
-                    onChange={(event) => void put({ bookId, email: member.email, role: event.target.value })}
+                    onChange={(event) => void put({ bookId, email: member.email ?? '', role: event.target.value })}
                   >
                     {Object.entries(ROLE_WORDS).map(([role, words]) => (
                       <option key={role} value={role}>
@@ -178,7 +179,16 @@ function People({ bookId, isOwner }: { bookId: string; isOwner: boolean }) {
           {problemsOf(failed)[0]?.sentence}
         </p>
       )}
-      {isOwner && (
+      {session?.user?.isGuest && (
+        <p className="text-soft">
+          A guest works alone.{' '}
+          <Link className="link" to={`/sign-in?to=${encodeURIComponent(pathname)}`}>
+            Make an account
+          </Link>{' '}
+          to keep this book and to work on it with others.
+        </p>
+      )}
+      {isOwner && !session?.user?.isGuest && (
         <form className="mt-3 flex flex-wrap items-end gap-3" onSubmit={add}>
           <label className="entry">
             <span>E-mail address of an account</span>

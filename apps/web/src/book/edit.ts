@@ -1,7 +1,7 @@
 import { newId, problem, reverseOperations, type Change, type Operation, type Problem } from '@nuvar/book';
 import type { AppThunk } from '../state/store.js';
 import { noticed } from '../state/notices-slice.js';
-import { bookActions, type UndoEntry } from '../state/book-slice.js';
+import { bookActions, type SetAside, type UndoEntry } from '../state/book-slice.js';
 import { model } from './model.js';
 import { sync } from './sync.js';
 import { labelOf, stacked } from './undo-stacks.js';
@@ -31,6 +31,15 @@ function make(operations: readonly Operation[], undoes: string | null): AppThunk
     dispatch(bookActions.stacked(stacked(book, entry, undoes)));
     sync.queued(change);
     return [];
+  };
+}
+
+/** Makes an edit again that was set aside; it is forgotten there once it is on its way. */
+export function editAgain({ change }: SetAside): AppThunk<readonly Problem[]> {
+  return (dispatch) => {
+    const problems = dispatch(make(change.operations, null));
+    if (problems.length === 0) void sync.forget([change.id]);
+    return problems;
   };
 }
 

@@ -2,6 +2,7 @@ import {
   applyChange,
   bookRows,
   changedFields,
+  rowsByKind,
   rowsOfColumns,
   type Applied,
   type BookRows,
@@ -67,6 +68,18 @@ export const model = {
 
   /** What the server would answer to a change, by the rows that it has confirmed. */
   foresee: (change: Change): Applied => applyChange(confirmed, change),
+
+  /**
+   * A waiting change with those after it that depend on it: what cannot be done to the confirmed rows without it.
+   */
+  dependingOn(change: Change, pending: readonly Change[]): Change[] {
+    const rows = bookRows(rowsByKind(confirmed));
+    return pending.filter((each) => {
+      const applied = each.id === change.id ? null : applyChange(rows, each);
+      if (applied?.ok) rows.apply(applied.writes);
+      return applied?.ok !== true;
+    });
+  },
 
   /** The server has written; `before` waited until now, `after` waits still. */
   confirm(writes: readonly Write[], before: readonly Change[], after: readonly Change[]): void {

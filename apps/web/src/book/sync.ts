@@ -1,11 +1,13 @@
 import type { Change, Write } from '@nuvar/book';
 import { noticed } from '../state/notices-slice.js';
 import type { store } from '../state/store.js';
-import { bookActions, type Link, type UndoEntry } from '../state/book-slice.js';
+import { bookActions, type Link, type SetAside, type UndoEntry } from '../state/book-slice.js';
 import { model } from './model.js';
+import { followNews, type Revisions } from './news.js';
 import { outboxOf, type Outbox } from './outbox.js';
+import { asideOf, type AsideStore } from './set-aside.js';
 import { transport, type Answer } from './transport.js';
-import { stacksFrom } from './undo-stacks.js';
+import { labelOf, stacksFrom } from './undo-stacks.js';
 
 type Handle = Pick<typeof store, 'dispatch' | 'getState'>;
 
@@ -13,7 +15,10 @@ interface Connection {
   readonly handle: Handle;
   readonly bookId: string;
   readonly outbox: Outbox;
-  events: EventSource | null;
+  readonly aside: AsideStore;
+  /** The change at which the server has failed, and how often in a row. */
+  failed: { readonly id: string; readonly times: number } | null;
+  stopNews: () => void;
   busy: boolean;
   /** Something came up while a round was under way: another follows it. */
   again: boolean;
@@ -22,6 +27,9 @@ interface Connection {
 }
 
 const RETRY_AFTER = 2000;
+
+/** So often the server may fail at a change before its maker is asked what is to become of it. */
+const FAILURES = 3;
 let current: Connection | null = null;
 
 export type Opening = 'opened' | 'not-found' | 'signed-out' | 'away';
@@ -36,22 +44,40 @@ export const sync = {
     sync.close();
     model.expect();
     const outbox = outboxOf(personId, bookId);
-    const [[snapshot, history], pending] = await Promise.all([transport.opening(bookId), outbox.waiting()]);
+    const aside = asideOf(personId, bookId);
+    const [[snapshot, history], pending, edits] = await Promise.all([
+      transport.opening(bookId),
+      // A browser that keeps nothing has nothing waiting.
+      outbox.waiting().catch(() => []),
+      aside.all().catch(() => []),
+    ]);
     if (!snapshot.ok) return openingOf(snapshot.status);
     const { text, role } = snapshot.value;
     const { revision } = model.open(text, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
-    handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, ...stacks }));
-    current = { handle, bookId, outbox, events: null, busy: false, again: false, timer: undefined, closed: false };
-    listen(current);
-    void work(current);
+    handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, aside: edits, ...stacks }));
+    const connection: Connection = {
+      handle,
+      bookId,
+      outbox,
+      aside,
+      failed: null,
+      stopNews: () => undefined,
+      busy: false,
+      again: false,
+      timer: undefined,
+      closed: false,
+    };
+    current = connection;
+    connection.stopNews = followNews(personId, (revisions) => heard(connection, revisions));
+    void work(connection);
     return 'opened';
   },
 
   close(): void {
     if (current === null) return;
     current.closed = true;
-    current.events?.close();
+    current.stopNews();
     clearTimeout(current.timer);
     current.handle.dispatch(bookActions.closed());
     current = null;
@@ -61,7 +87,41 @@ export const sync = {
   queued(change: Change): void {
     if (current === null) return;
     const connection = current;
-    void connection.outbox.put(change).then(() => work(connection));
+    void connection.outbox
+      .put(change)
+      // A browser that keeps nothing still sends.
+      .catch(() => undefined)
+      .then(() => work(connection));
+  },
+
+  /** The change at which the server fails is set aside with those that depend on it, and the others go on. */
+  async setAside(): Promise<void> {
+    if (current === null) return;
+    const connection = current;
+    const { pending } = connection.handle.getState().book;
+    const id = connection.failed?.id;
+    const failing = pending.find((change) => change.id === id);
+    if (failing === undefined) return;
+    const gone = model.dependingOn(failing, pending);
+    const at = new Date().toISOString();
+    const { undo } = connection.handle.getState().book;
+    const labelled = (change: Change) =>
+      undo.find(({ changeId }) => changeId === change.id)?.label ?? labelOfChange(change);
+    const edits = gone.map((change): SetAside => ({ change, label: labelled(change), at }));
+    await connection.aside.put(edits);
+    await drop(connection, gone);
+    connection.failed = null;
+    const { aside } = connection.handle.getState().book;
+    connection.handle.dispatch(bookActions.asideBecame([...aside, ...edits]));
+    void work(connection);
+  },
+
+  /** Forgets edits that were set aside: they were made again, or are not wanted any more. */
+  async forget(changeIds: readonly string[]): Promise<void> {
+    if (current === null) return;
+    await current.aside.remove(changeIds);
+    const { aside } = current.handle.getState().book;
+    current.handle.dispatch(bookActions.asideBecame(aside.filter(({ change }) => !changeIds.includes(change.id))));
   },
 
   /** A conflict was settled: the change goes on in another form, or not at all. */
@@ -83,15 +143,10 @@ function openingOf(status: number): Opening {
   return status === 404 ? 'not-found' : 'away';
 }
 
-function listen(connection: Connection): void {
-  const events = transport.events(connection.bookId);
-  connection.events = events;
-  events.onmessage = ({ data }: MessageEvent<string>) => {
-    const { revision } = JSON.parse(data) as { revision?: number };
-    if (revision !== undefined && revision > connection.handle.getState().book.revision) void work(connection);
-  };
-  // After a break the browser connects again by itself; what happened meanwhile is fetched then.
-  events.onopen = () => void work(connection);
+/** The server has something new, or is there again: in either case there is something to do. */
+function heard(connection: Connection, revisions: Revisions): void {
+  const { revision, link } = connection.handle.getState().book;
+  if ((revisions[connection.bookId] ?? 0) > revision || link === 'away') void work(connection);
 }
 
 /** Sends what waits and fetches what is new, until both are done. One round at a time. */
@@ -126,7 +181,15 @@ async function step(connection: Connection): Promise<boolean> {
   }
   if (answer.status >= 400 && answer.status < 500 && ![401, 404, 429].includes(answer.status))
     return refused(connection, next, answer);
+  if (answer.status === 500 && failedOften(connection, next)) return wait(connection, 'failing');
   return wait(connection, answer.status === 401 ? 'signed-out' : answer.status === 404 ? 'gone' : 'away');
+}
+
+/** Counts how often the server has failed at a change itself; that it was away or busy does not count. */
+function failedOften(connection: Connection, { id }: Change): boolean {
+  const times = connection.failed?.id === id ? connection.failed.times + 1 : 1;
+  connection.failed = { id, times };
+  return times >= FAILURES;
 }
 
 /**
@@ -135,7 +198,7 @@ async function step(connection: Connection): Promise<boolean> {
  */
 async function accepted(connection: Connection, change: Change, revision: number): Promise<boolean> {
   const { handle } = connection;
-  await connection.outbox.remove(change.id);
+  await forgotten(connection, [change.id]);
   const { book } = handle.getState();
   if (revision <= book.revision) return confirm(connection, book.revision, [], [change.id]);
   const foreseen = revision === book.revision + 1 ? model.foresee(change) : null;
@@ -159,7 +222,7 @@ async function catchUp(connection: Connection, settled: readonly string[] = []):
   const ids = [...settled, ...answer.value.map((entry) => entry.changeId)];
   const writes = answer.value.flatMap((entry) => entry.writes);
   confirm(connection, last?.revision ?? handle.getState().book.revision, writes, ids);
-  await Promise.all(ids.map((id) => connection.outbox.remove(id)));
+  await forgotten(connection, ids);
   return handle.getState().book.conflict === null;
 }
 
@@ -189,20 +252,40 @@ async function refused(
   answer: Extract<Answer<unknown>, { ok: false }>,
 ): Promise<boolean> {
   const { handle } = connection;
-  await connection.outbox.remove(change.id);
-  rewrite(handle, change.id, null);
-  // What was never done cannot be taken back.
-  const others = ({ changeId }: UndoEntry) => changeId !== change.id;
-  const { undo, redo } = handle.getState().book;
-  handle.dispatch(bookActions.stacked({ undo: undo.filter(others), redo: redo.filter(others) }));
+  await drop(connection, [change]);
   const sentence = answer.problems.map((each) => each.sentence).join(' ');
   handle.dispatch(noticed({ sentence: `An edit could not be kept. ${sentence}`, tone: 'problem' }));
   return true;
 }
 
+/** Waiting changes are given up: they leave the screen, what waits to be sent, and what can be taken back. */
+async function drop(connection: Connection, changes: readonly Change[]): Promise<void> {
+  const { handle } = connection;
+  const ids = changes.map(({ id }) => id);
+  await forgotten(connection, ids);
+  const { pending, undo, redo } = handle.getState().book;
+  const after = pending.filter(({ id }) => !ids.includes(id));
+  model.rewrite(pending, after);
+  handle.dispatch(bookActions.rewritten(after));
+  // What was never done cannot be taken back.
+  const others = ({ changeId }: UndoEntry) => !ids.includes(changeId);
+  handle.dispatch(bookActions.stacked({ undo: undo.filter(others), redo: redo.filter(others) }));
+}
+
+/** Changes no longer wait to be sent; where the browser keeps nothing, they never did. */
+async function forgotten({ outbox }: Connection, ids: readonly string[]): Promise<void> {
+  await Promise.all(ids.map((id) => outbox.remove(id).catch(() => undefined)));
+}
+
+/** What a waiting change does, in one line. */
+function labelOfChange(change: Change): string {
+  const applied = model.foresee(change);
+  return applied.ok ? labelOf(model.rows, applied.writes) : 'An edit that belongs to another one';
+}
+
 function wait(connection: Connection, link: Link): false {
   say(connection, link);
-  if (link === 'away') connection.timer = setTimeout(() => void work(connection), RETRY_AFTER);
+  if (link === 'away' || link === 'failing') connection.timer = setTimeout(() => void work(connection), RETRY_AFTER);
   return false;
 }
 

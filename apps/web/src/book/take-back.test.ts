@@ -9,7 +9,7 @@ import { model } from './model.js';
 import { createOf, updateOf } from './operations.js';
 import { stacksFrom } from './undo-stacks.js';
 
-const opened = { id: 'demo', role: 'owner', revision: 1, pending: [], undo: [], redo: [] } as const;
+const opened = { id: 'demo', role: 'owner', revision: 1, pending: [], aside: [], undo: [], redo: [] } as const;
 const bookNow = () => store.getState().book;
 /** All rows without their versions, which rise also when a change is taken back. */
 const contents = () =>

@@ -100,5 +100,4 @@ export const transport = {
   since: (bookId: string, revision: number) => ask<HistoryEntry[]>(`/api/books/${bookId}/changes?since=${revision}`),
   latest: (bookId: string, before?: number) =>
     ask<HistoryEntry[]>(`/api/books/${bookId}/changes${before === undefined ? '' : `?before=${before}`}`),
-  events: (bookId: string) => new EventSource(`/api/books/${bookId}/events`),
 };

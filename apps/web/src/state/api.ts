@@ -3,7 +3,13 @@ import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { Role } from './book-slice.js';
 
 export interface Session {
-  readonly user: { readonly id: string; readonly name: string; readonly email: string } | null;
+  readonly user: {
+    readonly id: string;
+    readonly name: string;
+    readonly email: string | null;
+    /** Looks at the demo: has neither address nor password, and books that go a day after they were last there. */
+    readonly isGuest: boolean;
+  } | null;
   readonly demo: boolean;
 }
 
@@ -17,7 +23,7 @@ export interface BookSummary {
 export interface Member {
   readonly userId: string;
   readonly name: string;
-  readonly email: string;
+  readonly email: string | null;
   readonly role: Role;
 }
 

@@ -14,6 +14,13 @@ export interface UndoEntry {
   readonly label: string;
 }
 
+/** An edit that the server could not store, with what it did in one line and when it was set aside. */
+export interface SetAside {
+  readonly change: Change;
+  readonly label: string;
+  readonly at: string;
+}
+
 /** A change for which somebody else was faster. The person chooses, value by value. */
 export interface Conflict {
   readonly change: Change;
@@ -22,7 +29,7 @@ export interface Conflict {
 }
 
 /** How it stands with the server. */
-export type Link = 'well' | 'sending' | 'away' | 'signed-out' | 'gone';
+export type Link = 'well' | 'sending' | 'away' | 'failing' | 'signed-out' | 'gone';
 
 /** How it stands with the open book. Its rows are in the model beside this file. */
 export interface BookState {
@@ -36,6 +43,8 @@ export interface BookState {
   readonly redo: readonly UndoEntry[];
   readonly link: Link;
   readonly conflict: Conflict | null;
+  /** Edits that the server could not store, and that wait on this machine for a decision. */
+  readonly aside: readonly SetAside[];
   /** The day as of which the figures are worked out; null for today. */
   readonly asOf: string | null;
   /** Values that are tried and not kept: they lie over the book until they are accepted or dropped. */
@@ -51,6 +60,7 @@ const initialState: BookState = {
   redo: [],
   link: 'well',
   conflict: null,
+  aside: [],
   asOf: null,
   trial: [],
 };
@@ -61,7 +71,7 @@ const slice = createSlice({
   reducers: {
     opened: (
       _state,
-      { payload }: PayloadAction<Pick<BookState, 'id' | 'role' | 'revision' | 'pending' | 'undo' | 'redo'>>,
+      { payload }: PayloadAction<Pick<BookState, 'id' | 'role' | 'revision' | 'pending' | 'aside' | 'undo' | 'redo'>>,
     ) => ({
       ...initialState,
       ...payload,
@@ -80,6 +90,7 @@ const slice = createSlice({
       conflict: null,
       pending: payload,
     }),
+    asideBecame: (state, { payload }: PayloadAction<readonly SetAside[]>) => ({ ...state, aside: payload }),
     dayChosen: (state, { payload }: PayloadAction<string | null>) => ({ ...state, asOf: payload }),
     linked: (state, { payload }: PayloadAction<Link>) => ({ ...state, link: payload }),
     conflicted: (state, { payload }: PayloadAction<Conflict>) => ({ ...state, conflict: payload }),

@@ -33,8 +33,8 @@ function operationProblems(operation: unknown, index: number): Problem[] {
     problem('malformed-change', { values: { detail: `operation ${index + 1} ${detail}` } }),
   ];
   if (!isRecord(operation)) return refuse('is not an object');
-  if (!isKind(operation.kind))
-    return [problem('unknown-kind', { values: { kind: String(operation.kind).slice(0, 60) } })];
+  if (typeof operation.kind !== 'string') return refuse('names no kind of row');
+  if (!isKind(operation.kind)) return [problem('unknown-kind', { values: { kind: operation.kind.slice(0, 60) } })];
   switch (operation.action) {
     case 'create':
       if (!isRecord(operation.row) || !isRowId(operation.row.id))

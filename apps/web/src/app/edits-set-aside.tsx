@@ -1,0 +1,49 @@
+import { editAgain } from '../book/edit.js';
+import { setAsideFile } from '../book/set-aside.js';
+import { sync } from '../book/sync.js';
+import { useSettings } from '../book/use-book.js';
+import { saveFile } from '../controls/csv.js';
+import { momentWords } from '../figures/format.js';
+import type { SetAside } from '../state/book-slice.js';
+import { noticed } from '../state/notices-slice.js';
+import { useAppDispatch, useAppSelector } from '../state/store.js';
+
+/** The edits that the server could not store: they can be made again, saved as a file, or discarded. */
+export function EditsSetAside() {
+  const edits = useAppSelector(({ book }) => book.aside);
+  const { name, locale } = useSettings();
+  const dispatch = useAppDispatch();
+  if (edits.length === 0) return null;
+  const again = (edit: SetAside) => {
+    const [problem] = dispatch(editAgain(edit));
+    if (problem !== undefined) dispatch(noticed({ sentence: problem.sentence, tone: 'problem' }));
+  };
+  const save = () => saveFile(`${name} - edits set aside.json`, setAsideFile(name, edits), 'application/json');
+  return (
+    <section aria-labelledby="set-aside">
+      <h2 id="set-aside" className="section-title">
+        Edits set aside
+      </h2>
+      <p className="text-soft">
+        The server could not store these. They are kept on this machine only, and the figures do not contain them.
+      </p>
+      <ul>
+        {edits.map((edit) => (
+          <li key={edit.change.id} className="flex items-baseline gap-4">
+            <span className="text-soft text-sm">{momentWords(edit.at, locale)}</span>
+            <span className="grow">{edit.label}</span>
+            <button type="button" className="quiet-button" onClick={() => again(edit)}>
+              Make again
+            </button>
+            <button type="button" className="quiet-button" onClick={() => void sync.forget([edit.change.id])}>
+              Discard
+            </button>
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="button" onClick={save}>
+        Save as a file
+      </button>
+    </section>
+  );
+}
