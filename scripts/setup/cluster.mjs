@@ -50,6 +50,7 @@ export async function startCluster(name) {
   return {
     url: address('nuvar'),
     secret: note.secret,
+    folder,
     stop: () => isOurs && ask(...asServer(`${bin}/pg_ctl`, ['stop', '-D', join(folder, 'cluster'), '-m', 'fast'])),
     remove: () => rmSync(folder, { recursive: true, force: true }),
   };
@@ -101,17 +102,22 @@ async function make(bin, folder, noteFile) {
   return note;
 }
 
-/** Starts the server; after a hard stop it is asked again for a while, and a port that was taken meanwhile is changed. */
+/**
+ * Starts the server. After a hard stop what is left of the one before may still be going: it is started again and again
+ * for a while. A port that was taken meanwhile is changed.
+ */
 async function bringUp(bin, folder, note, isReady, noteFile) {
-  if (!(await isFree(note.port))) {
+  if (!(await isFreeSoon(note.port))) {
     note.port = await freePort();
     writeFileSync(noteFile, JSON.stringify(note), { mode: 0o600 });
   }
   const log = join(folder, 'server.log');
   const options = `-p ${note.port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''`;
   const args = ['start', '-D', join(folder, 'cluster'), '-l', log, '-w', '-t', '60', '-o', options];
-  ask(...asServer(`${bin}/pg_ctl`, args), { stdio: 'ignore' });
-  for (let tries = 0; tries < 50 && !isReady(); tries += 1) await new Promise((done) => setTimeout(done, 200));
+  for (let tries = 0; tries < 60 && !isReady(); tries += 1) {
+    if (ask(...asServer(`${bin}/pg_ctl`, args), { stdio: 'ignore' }) === null)
+      await new Promise((done) => setTimeout(done, 500));
+  }
   if (!isReady()) throw new SetupError(`PostgreSQL did not start; see ${log}.`);
   if (statSync(noteFile).mode & 0o077) chmodSync(noteFile, 0o600);
 }
@@ -124,6 +130,15 @@ function freePort() {
       server.close(() => done(port));
     });
   });
+}
+
+/** A server that was killed leaves its port a moment later. */
+async function isFreeSoon(port) {
+  for (let tries = 0; tries < 10; tries += 1) {
+    if (await isFree(port)) return true;
+    await new Promise((done) => setTimeout(done, 200));
+  }
+  return false;
 }
 
 function isFree(port) {

@@ -4,13 +4,13 @@ import type { Server } from 'node:http';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
-import type { NextFunction, Request, Response } from 'express';
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import helmet from 'helmet';
 import type { LimitPoints } from './accounts/limits.js';
 import { SessionPool, sessions } from './accounts/session.js';
 import { AppModule } from './app.module.js';
 import { migrate } from './database/data-source.js';
-import { frameworkLog, requestLog } from './http/logger.js';
+import { frameworkLog, log, requestLogTo } from './http/logger.js';
 import { serveOpenApi } from './http/open-api.js';
 import { sameSiteOnly } from './http/same-site.middleware.js';
 import { serveWeb } from './http/serve-web.js';
@@ -24,6 +24,8 @@ export interface ServerOptions {
   readonly trustedProxies?: string | undefined;
   /** How often something may be done, where that is not the usual. */
   readonly limits?: LimitPoints;
+  /** Notes each request; in the log of the server unless said otherwise. */
+  readonly requestLog?: RequestHandler;
 }
 
 /** Puts the server together, ready to listen. */
@@ -33,6 +35,7 @@ export async function makeServer({
   webFolder,
   trustedProxies,
   limits = {},
+  requestLog = requestLogTo(log),
 }: ServerOptions): Promise<NestExpressApplication> {
   await migrate(databaseUrl);
   const app = await NestFactory.create<NestExpressApplication>(AppModule.over(databaseUrl, limits), {

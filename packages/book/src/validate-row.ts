@@ -3,6 +3,7 @@ import { validateSync } from 'class-validator';
 import { isRowId } from './fields/index.js';
 import { fieldsOf, type Kind, KIND_NAMES, KINDS, labelOfKind, type RowOf } from './kinds.js';
 import { problem, type Problem } from './problem/index.js';
+import { isRightRow } from './row-check.js';
 
 /** A row of that kind with the defaults of its class, and the given fields over them. */
 export function completeRow<K extends Kind>(kind: K, given: object): RowOf<K> {
@@ -15,7 +16,8 @@ export function completeRow<K extends Kind>(kind: K, given: object): RowOf<K> {
  */
 export function validateRow(kind: Kind, row: object): Problem[] {
   const strange = unknownFields(kind, row);
-  return strange.length > 0 ? strange : problemsOf(kind, Object.assign(new KINDS[kind].rowClass(), row), false);
+  if (strange.length > 0) return strange;
+  return isRightRow(kind, row) ? [] : problemsOf(kind, Object.assign(new KINDS[kind].rowClass(), row), false);
 }
 
 /** Holds some fields of a row against its class, as if the others were right: quicker where few of many are in doubt. */

@@ -12,14 +12,24 @@ export function isDecimalText(value: unknown): value is string {
 /**
  * Compares two decimal strings without turning them into binary floats.
  * Returns a negative number, 0 or a positive number, as a sort function does.
+ *
+ * @example compareDecimalText('-0.5', '0.25') // -1
  */
 export function compareDecimalText(left: string, right: string): number {
-  const scale = 12;
-  const scaled = (text: string) => {
-    const [whole = '0', fraction = ''] = text.replace('-', '').split('.');
-    const magnitude = BigInt(whole + fraction.padEnd(scale, '0'));
-    return text.startsWith('-') ? -magnitude : magnitude;
-  };
-  const [first, second] = [scaled(left), scaled(right)];
-  return first < second ? -1 : first > second ? 1 : 0;
+  const [one, other] = [partsOf(left), partsOf(right)];
+  if (one.sign !== other.sign) return one.sign - other.sign;
+  // Without leading zeros, more digits are a larger number; of as many digits the order of the alphabet is that of size.
+  const magnitude =
+    one.whole.length - other.whole.length || inOrder(one.whole, other.whole) || inOrder(one.fraction, other.fraction);
+  return one.sign * Math.sign(magnitude);
 }
+
+const DECIMALS = 12;
+
+function partsOf(text: string) {
+  const [whole = '0', fraction = ''] = (text.startsWith('-') ? text.slice(1) : text).split('.');
+  const sign = /^[0.-]*$/.test(text) ? 0 : text.startsWith('-') ? -1 : 1;
+  return { sign, whole, fraction: fraction.padEnd(DECIMALS, '0') };
+}
+
+const inOrder = (one: string, other: string) => (one < other ? -1 : one > other ? 1 : 0);
