@@ -78,11 +78,15 @@ export function writesOfNewBook(change: Change): readonly Write[] {
   return applied.writes;
 }
 
-/** The revision of a book, held until the transaction ends: the next change of the book waits for this one. */
+/**
+ * The revision of a book, held until the transaction ends: the next change of the book waits for this one, and whoever
+ * only reads the book or keeps a snapshot of it does not.
+ */
 async function lockedRevision(manager: EntityManager, bookId: string): Promise<number> {
-  const found: { revision: number }[] = await manager.query('SELECT revision FROM books WHERE id = $1 FOR UPDATE', [
-    bookId,
-  ]);
+  const found: { revision: number }[] = await manager.query(
+    'SELECT revision FROM books WHERE id = $1 FOR NO KEY UPDATE',
+    [bookId],
+  );
   if (found[0] === undefined) throw new ProblemError([problem('not-found')]);
   return found[0].revision;
 }

@@ -65,7 +65,7 @@ export class MembershipService {
   /** Changes the members of a book while no other change of the book is made. */
   private async keepingAnOwner(bookId: string, act: (members: EntityManager) => Promise<void>): Promise<void> {
     await this.database.transaction(async (manager) => {
-      await manager.query(`SELECT 1 FROM books WHERE id = $1 FOR UPDATE`, [bookId]);
+      await manager.query('SELECT 1 FROM books WHERE id = $1 FOR NO KEY UPDATE', [bookId]);
       await act(manager);
       const owners = await manager.getRepository(Members).countBy({ bookId, role: 'owner' });
       if (owners === 0) throw new ProblemError([problem('last-owner')]);
