@@ -12,9 +12,10 @@ await main(async () => {
   ensurePackages();
   ensureChromium();
   build();
-  const [{ benchBook }, { benchServer }, { benchBrowser }] = await Promise.all([
+  const [{ benchBook }, { benchServer }, { benchBusy }, { benchBrowser }] = await Promise.all([
     import('@nuvar/book/demo'),
     import('./bench/server.mjs'),
+    import('./bench/busy.mjs'),
     import('./bench/browser.mjs'),
   ]);
   const file = benchBook();
@@ -37,7 +38,7 @@ await main(async () => {
   try {
     await answering(address);
     const { rows: measured, id, cookie } = await benchServer(file, address, cluster.url);
-    rows.push(...measured, ...(await benchBrowser(address, id, cookie)));
+    rows.push(...measured, ...(await benchBusy(address, id, cookie)), ...(await benchBrowser(address, id, cookie)));
   } finally {
     const ended = new Promise((done) => server.once('exit', done));
     server.kill('SIGTERM');

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { DemoService } from './demo/demo.service.js';
 import { makeServer } from './server.js';
+import { Workers } from './work/workers.service.js';
 
 const {
   DATABASE_URL,
@@ -38,6 +39,7 @@ try {
   );
   process.exit(1);
 }
+await app.get(Workers).warmUp();
 console.log(`Nuvar listens on http://${HOST}:${PORT}`);
 if (app.get(DemoService).isOn)
   console.log('The demo book: press "Open the demo book" there; it is a copy of your own.');

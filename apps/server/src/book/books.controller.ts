@@ -1,5 +1,3 @@
-import { pipeline } from 'node:stream/promises';
-import { createGunzip } from 'node:zlib';
 import { problem, ProblemError } from '@nuvar/book';
 import {
   Body,
@@ -24,6 +22,7 @@ import type { Observable } from 'rxjs';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { TakesBytes, TakesSmallBody } from '../http/body.interceptor.js';
 import { BookId, MemberId } from '../http/book-id.js';
+import { sendPacked } from '../http/send-packed.js';
 import { BookEvents } from './book-events.service.js';
 import { BooksService, type BookSummary, type HistoryEntry } from './books.service.js';
 import { MembershipService, type Member } from './membership.service.js';
@@ -86,11 +85,7 @@ export class BooksController {
     @Res() response: Response,
   ): Promise<void> {
     response.set('Book-Role', await this.membership.require(id, personId));
-    const packed = await this.snapshots.packed(id);
-    response.type('application/json');
-    if (request.acceptsEncodings('gzip') === false) return pipeline(packed, createGunzip(), response);
-    response.set('Content-Encoding', 'gzip');
-    await pipeline(packed, response);
+    await sendPacked(request, response, await this.snapshots.packed(id));
   }
 
   @Delete('books/:id')

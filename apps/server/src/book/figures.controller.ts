@@ -1,9 +1,11 @@
+import { Readable } from 'node:stream';
 import { isDay, isPlainText, problem, ProblemError } from '@nuvar/book';
-import { Controller, Get, Inject, Param, Query, Res, UseGuards } from '@nestjs/common';
+import { Controller, Get, Inject, Param, Query, Req, Res, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { BookId } from '../http/book-id.js';
+import { sendPacked } from '../http/send-packed.js';
 import type { FiguresJob } from '../work/jobs.js';
 import { Workers } from '../work/workers.service.js';
 import { MembershipService } from './membership.service.js';
@@ -23,11 +25,12 @@ export class FiguresController {
   async report(
     @BookId() bookId: string,
     @PersonId() personId: string,
+    @Req() request: Request,
     @Res() response: Response,
     @Query('asOf') asOf?: string,
   ): Promise<void> {
     await this.membership.require(bookId, personId);
-    await this.answer({ bookId, day: dayOf(asOf), view: null, of: 'all' }, response);
+    await this.answer({ bookId, day: dayOf(asOf), view: null, of: 'all' }, request, response);
   }
 
   @Get(':view/:of')
@@ -39,19 +42,20 @@ export class FiguresController {
     @Param('view') view: string,
     @Param('of') of: string,
     @PersonId() personId: string,
+    @Req() request: Request,
     @Res() response: Response,
     @Query('asOf') asOf?: string,
   ): Promise<void> {
     await this.membership.require(bookId, personId);
     if (!isPlainText(of)) throw new ProblemError([problem('not-found')]);
-    await this.answer({ bookId, day: dayOf(asOf), view, of }, response);
+    await this.answer({ bookId, day: dayOf(asOf), view, of }, request, response);
   }
 
   /** Sends what a thread has worked out; where nobody waits for it any more, it is not worked out further. */
-  private async answer(job: FiguresJob, response: Response): Promise<void> {
+  private async answer(job: FiguresJob, request: Request, response: Response): Promise<void> {
     const left = new AbortController();
     response.once('close', () => left.abort());
-    response.type('application/json').send(await this.workers.figures(job, left.signal));
+    await sendPacked(request, response, Readable.from([await this.workers.figures(job, left.signal)]));
   }
 }
 

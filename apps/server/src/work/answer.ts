@@ -1,4 +1,5 @@
 import { ProblemError, type Problem } from '@nuvar/book';
+import { move, transferableSymbol, valueSymbol } from 'piscina';
 import { ConflictError } from '../book/conflict-error.js';
 import { problemsOf } from '../http/problems-of.js';
 
@@ -16,6 +17,11 @@ export async function answerOf<Result>(work: () => Promise<Result>): Promise<Ans
     if (problems === null) throw thrown;
     return { ok: false, problems, rows: thrown instanceof ConflictError ? thrown.rows : null };
   }
+}
+
+/** The answer with bytes that are handed over to the thread that asked, and gone from this one. */
+export function movedAlong<Whole extends object>(answer: Whole, bytes: ArrayBuffer): Whole {
+  return move({ [transferableSymbol]: bytes, [valueSymbol]: answer } as never) as unknown as Whole;
 }
 
 /** The result of an answer. Throws the problems again that stood against it. */

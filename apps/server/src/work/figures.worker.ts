@@ -1,8 +1,9 @@
 import 'reflect-metadata';
+import { constants, gzipSync } from 'node:zlib';
 import { problem, ProblemError } from '@nuvar/book';
 import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
 import { SnapshotsService } from '../book/snapshots.service.js';
-import { answerOf, type Answer } from './answer.js';
+import { answerOf, movedAlong, type Answer } from './answer.js';
 import { connection } from './connection.js';
 import type { FiguresJob } from './jobs.js';
 
@@ -11,14 +12,23 @@ const connected = connection();
 /** The evaluation that was asked for last: scripts ask for many figures of one book. */
 let last: { readonly key: string; readonly evaluation: Evaluation } | null = null;
 
-/** Works out figures of a book and gives them as JSON text. */
-export default function figures({ bookId, day, view, of }: FiguresJob): Promise<Answer<string>> {
-  return answerOf(async () => {
-    const evaluation = await evaluationOf(bookId, day);
-    if (view === null) return JSON.stringify(reportOf(evaluation));
-    if (!isViewName(view)) throw new ProblemError([problem('not-found')]);
-    return JSON.stringify(VIEWS[view](evaluation, of === 'all' ? WHOLE_BOOK : of));
-  });
+/**
+ * Works out figures of a book and gives them as packed (gzip) JSON text. The figures of a large book are a hundred
+ * megabytes: they are packed here, and handed over without being copied.
+ */
+export default async function figures(job: FiguresJob): Promise<Answer<Uint8Array<ArrayBuffer>>> {
+  const answer = await answerOf(async () => packed(await figuresOf(job)));
+  return answer.ok ? movedAlong(answer, answer.result.buffer) : answer;
+}
+
+const packed = (figuresOrNone: unknown): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from(gzipSync(JSON.stringify(figuresOrNone), { level: constants.Z_BEST_SPEED }));
+
+async function figuresOf({ bookId, day, view, of }: FiguresJob): Promise<unknown> {
+  const evaluation = await evaluationOf(bookId, day);
+  if (view === null) return reportOf(evaluation);
+  if (!isViewName(view)) throw new ProblemError([problem('not-found')]);
+  return VIEWS[view](evaluation, of === 'all' ? WHOLE_BOOK : of);
 }
 
 async function evaluationOf(bookId: string, day: string): Promise<Evaluation> {

@@ -1,5 +1,6 @@
-/** A change or a book file of many rows: read, held against the rules and stored. */
+/** A change or a book file of many rows: read, held against the rules and stored. `nothing` makes a thread ready for them. */
 export type StoringJob =
+  | { readonly job: 'nothing' }
   | { readonly job: 'change'; readonly bookId: string; readonly userId: string; readonly body: Uint8Array }
   | { readonly job: 'book file'; readonly userId: string; readonly body: Uint8Array };
 

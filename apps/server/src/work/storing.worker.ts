@@ -11,9 +11,10 @@ import type { StoringJob } from './jobs.js';
 const connected = connection();
 
 /** Stores what has too many rows to be read beside the requests of everybody else. Gives a revision, or the id of a book. */
-export default function store(job: StoringJob): Promise<Answer<number | string>> {
-  return answerOf<number | string>(async () => {
+export default function store(job: StoringJob): Promise<Answer<number | string | null>> {
+  return answerOf<number | string | null>(async () => {
     const database = await connected();
+    if (job.job === 'nothing') return null;
     const changes = new ChangeService(database);
     if (job.job === 'change') return changes.apply(job.bookId, job.userId, changeOf(readJson(job.body, OF_A_CHANGE)));
     const books = new BooksService(database, changes, new SnapshotsService(database));

@@ -7,6 +7,8 @@ import type { FiguresJob, StoringJob } from './jobs.js';
 
 export const DATABASE_URL = Symbol('database url');
 
+type RunOptions = { readonly signal?: AbortSignal; readonly transferList?: ArrayBuffer[] };
+
 /** Figures that are not there by then are given up. */
 const FIGURES_TAKE_AT_MOST = 30_000;
 
@@ -22,41 +24,49 @@ const MOST_WAITING = 50;
  */
 @Injectable()
 export class Workers implements OnApplicationShutdown {
-  private readonly figuring: Piscina<FiguresJob, Answer<string>>;
-  private readonly storing: Piscina<StoringJob, Answer<number | string>>;
+  private readonly figuring: Piscina<FiguresJob, Answer<Uint8Array>>;
+  private readonly storing: Piscina<StoringJob, Answer<number | string | null>>;
 
   constructor(@Inject(DATABASE_URL) private readonly databaseUrl: string) {
-    this.figuring = this.pool('figures.worker', 2);
-    this.storing = this.pool('storing.worker', 1);
+    this.figuring = this.pool('figures.worker', { maxThreads: 2, idleTimeout: 60_000 });
+    // It keeps nothing of a book in mind, and is slow to begin: once there, it stays.
+    this.storing = this.pool('storing.worker', { maxThreads: 1, idleTimeout: Infinity });
   }
 
-  /** Figures as JSON text. They are no longer worked out once `left` says that nobody waits for them. */
-  async figures(job: FiguresJob, left: AbortSignal): Promise<string> {
+  /** Has the thread ready that takes in book files, so that the first one does not wait for it. */
+  async warmUp(): Promise<void> {
+    await this.run(this.storing, { job: 'nothing' });
+  }
+
+  /** Figures as packed (gzip) JSON text. They are no longer worked out once `left` says that nobody waits for them. */
+  async figures(job: FiguresJob, left: AbortSignal): Promise<Uint8Array> {
     const signal = AbortSignal.any([left, AbortSignal.timeout(FIGURES_TAKE_AT_MOST)]);
     return resultOf(await this.run(this.figuring, job, { signal }));
   }
 
   /** Applies a change of many rows and gives the revision that it made. */
   async change(job: Extract<StoringJob, { job: 'change' }>): Promise<number> {
-    return resultOf(await this.run(this.storing, job)) as number;
+    return resultOf(await this.run(this.storing, job, handingOver(job.body))) as number;
   }
 
   /** Makes a book of a book file and gives its id. */
   async bookFile(job: Extract<StoringJob, { job: 'book file' }>): Promise<string> {
-    return resultOf(await this.run(this.storing, job)) as string;
+    return resultOf(await this.run(this.storing, job, handingOver(job.body))) as string;
   }
 
   async onApplicationShutdown(): Promise<void> {
     await Promise.all([this.figuring.destroy(), this.storing.destroy()]);
   }
 
-  private pool<Job, Result>(file: string, most: number): Piscina<Job, Result> {
+  private pool<Job, Result>(
+    file: string,
+    threads: { readonly maxThreads: number; readonly idleTimeout: number },
+  ): Piscina<Job, Result> {
     const pool = new Piscina<Job, Result>({
       filename: fileOf(file),
       workerData: { databaseUrl: this.databaseUrl },
       minThreads: 0,
-      maxThreads: most,
-      idleTimeout: 60_000,
+      ...threads,
       maxQueue: MOST_WAITING,
       resourceLimits: { maxOldGenerationSizeMb: MEMORY },
       // Threads run what was built, whatever the server itself was started with.
@@ -66,11 +76,7 @@ export class Workers implements OnApplicationShutdown {
     return pool;
   }
 
-  private async run<Job, Result>(
-    pool: Piscina<Job, Result>,
-    job: Job,
-    options: { signal?: AbortSignal } = {},
-  ): Promise<Result> {
+  private async run<Job, Result>(pool: Piscina<Job, Result>, job: Job, options: RunOptions = {}): Promise<Result> {
     try {
       return await pool.run(job, options);
     } catch (error) {
@@ -83,6 +89,10 @@ export class Workers implements OnApplicationShutdown {
     }
   }
 }
+
+/** Bytes of their own memory are handed over to the thread; those that share it with others are copied. */
+const handingOver = ({ buffer, byteLength }: Uint8Array): RunOptions =>
+  buffer instanceof ArrayBuffer && buffer.byteLength === byteLength ? { transferList: [buffer] } : {};
 
 /** The built file of a worker: threads run what was built, also where this file itself is run from its source. */
 function fileOf(name: string): string {
