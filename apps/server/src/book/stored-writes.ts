@@ -24,20 +24,24 @@ export async function storeWrites(
   writes: readonly Write[],
   keys: NameKeys = new Map(),
 ): Promise<void> {
+  // While the database takes in some rows, the text of the next ones is made.
+  let taking: Promise<unknown> = Promise.resolve();
+  const take = async (sql: string, rows: string | readonly string[]) => {
+    await taking;
+    taking = manager.query(sql, [bookId, rows]);
+    // A failure is told where it is waited for.
+    taking.catch(() => undefined);
+  };
   for (const [kind, ofKind] of byKind(writes)) {
     const removed = ofKind.filter(({ after }) => after === null).map(({ id }) => id);
     const made = ofKind.filter(({ before, after }) => before === null && after !== null);
     const changed = ofKind.filter(({ before, after }) => before !== null && after !== null);
     if (removed.length > 0)
-      await manager.query(`DELETE FROM ${tableName(kind)} WHERE book_id = $1 AND id = ANY($2::uuid[])`, [
-        bookId,
-        removed,
-      ]);
-    for (const rows of portions(rowsAfter(made)))
-      await manager.query(insertion(kind), [bookId, recordsOf(kind, rows, keys)]);
-    for (const rows of portions(rowsAfter(changed)))
-      await manager.query(update(kind), [bookId, recordsOf(kind, rows, keys)]);
+      await take(`DELETE FROM ${tableName(kind)} WHERE book_id = $1 AND id = ANY($2::uuid[])`, removed);
+    for (const rows of portions(rowsAfter(made))) await take(insertion(kind), recordsOf(kind, rows, keys));
+    for (const rows of portions(rowsAfter(changed))) await take(update(kind), recordsOf(kind, rows, keys));
   }
+  await taking;
 }
 
 function byKind(writes: readonly Write[]): Map<Kind, Write[]> {
