@@ -6,6 +6,7 @@ export {
   adjusted,
   apportion,
   fixedDigits,
+  isShortText,
   readAdjustment,
   readNumber,
   roundToStep,

@@ -7,12 +7,15 @@ export interface Offer {
 
 const MOST_OFFERED = 12;
 
+/** More letters than any name has are not looked for. */
+const MOST_LETTERS = 200;
+
 /** Options that fit what was typed: those first that begin with it, then those that hold all its words. */
 export function offersFor<Option extends { readonly label: string }>(
   options: readonly Option[],
   typed: string,
 ): Option[] {
-  const wanted = typed.trim().toLowerCase();
+  const wanted = typed.slice(0, MOST_LETTERS).trim().toLowerCase();
   if (wanted === '') return options.slice(0, MOST_OFFERED);
   const words = wanted.split(/\s+/);
   const fitting = options.filter((option) => words.every((word) => option.label.toLowerCase().includes(word)));

@@ -1,5 +1,5 @@
 import { unitOfMeasure, type FieldSpec } from '@nuvar/book';
-import { readNumber } from '@nuvar/core';
+import { isShortText, readNumber } from '@nuvar/core';
 import { decimalSign, unitWords } from '../figures/format.js';
 import { knownUnits, readUnit } from './known-units.js';
 
@@ -70,7 +70,7 @@ export function readQuantity(
   locale: string,
   reachable: readonly string[],
 ): { value: string; unit: string | null } | { refusal: string } {
-  const own = inOwnUnit(text, locale);
+  const own = isShortText(text) ? inOwnUnit(text, locale) : null;
   const read = own ?? readNumber(text, decimalSign(locale));
   if (read === null) {
     return { refusal: `"${text.slice(0, 40)}" is not a quantity that can be read. Type it as 12.5, 3/4 or 450 g.` };

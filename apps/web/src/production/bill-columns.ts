@@ -1,4 +1,5 @@
 import { nameKey, type StoredRow } from '@nuvar/book';
+import { isShortText } from '@nuvar/core';
 import { fieldColumn } from '../controls/field-column.js';
 import type { Column } from '../controls/grid-model.js';
 import { isRefusal, readAnyQuantity, readQuantity, unitChoices } from '../controls/read-field.js';
@@ -26,7 +27,8 @@ function lossColumn(locale: string): Column<Line, LinePatch> {
     ...percent,
     text: (line) => shown(percent.text(line), line.lossBasis),
     read: (text, line) => {
-      const [, typed = '', said] = /^\s*(.*?)\s*%?\s*(on top|of the input)?\s*$/i.exec(text) ?? [];
+      const pattern = /^\s*(.*?)\s*%?\s*(on top|of the input)?\s*$/i;
+      const [, typed = text, said] = (isShortText(text) ? pattern.exec(text) : null) ?? [];
       const reading = percent.read(typed, line);
       if (isRefusal(reading))
         return { refusal: `${reading.refusal} Add "on top" for waste on top of the net quantity.` };

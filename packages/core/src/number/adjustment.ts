@@ -1,5 +1,6 @@
 import { Decimal, decimal } from './decimal.js';
 import { type DecimalSign, readNumber } from './read-number.js';
+import { isShortText } from './typed-text.js';
 
 /** How many values are changed in one go: each by a percentage, by a factor, by an amount, or to one value. */
 export interface Adjustment {
@@ -14,6 +15,7 @@ export interface Adjustment {
  * @example readAdjustment('+5%', '.') → {"how":"percent","by":"5"}
  */
 export function readAdjustment(text: string, decimalSign: DecimalSign): Adjustment | null {
+  if (!isShortText(text)) return null;
   const tidy = text.trim().replace(/[−–]/g, '-');
   const factor = /^[x*×]\s*(.+)$/i.exec(tidy)?.[1];
   if (factor !== undefined) return adjustment('factor', factor, decimalSign);

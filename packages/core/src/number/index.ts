@@ -4,4 +4,5 @@ export { CoreError } from './core-error.js';
 export { Decimal, decimal, ExactDecimal, HUNDRED, isPositive, ONE, ZERO } from './decimal.js';
 export { compared, orZero, subtracted } from './noise.js';
 export { readNumber, type DecimalSign, type ReadNumber } from './read-number.js';
+export { isShortText } from './typed-text.js';
 export { fixedDigits, roundToStep, type Rounding } from './round.js';

@@ -101,6 +101,24 @@ describe('what suppliers send', () => {
     await expect(readFile(file(name, content as BlobPart))).rejects.toThrow(sentence);
   });
 
+  it.each(['XFD1048576', 'XFD1', 'A1048576', 'A100001', 'IW1'])(
+    'is not laid out where a single cell stands far out: %s',
+    async (place) => {
+      const workbook = new ExcelJS.Workbook();
+      const sheet = workbook.addWorksheet('Prices');
+      sheet.addRow(['Name', 'Price']);
+      sheet.getCell(place).value = 1;
+      const bytes = (await workbook.xlsx.writeBuffer()) as ArrayBuffer;
+      expect(bytes.byteLength).toBeLessThan(10_000);
+      await expect(readFile(file('far.xlsx', bytes))).rejects.toThrow(/reaches over [\d,]+ rows and [\d,]+ columns/);
+    },
+  );
+
+  it('is not laid out where its text has more columns than any list', async () => {
+    await expect(readFile(file('wide.csv', 'a,'.repeat(300_000)))).rejects.toThrow('300,001 columns');
+    await expect(readFile(file('long.csv', 'a\n'.repeat(200_000)))).rejects.toThrow('200,001 rows');
+  });
+
   it('is not opened at all beyond 20 MB', async () => {
     const large = { name: 'large.csv', size: 200 * 1024 * 1024 } as File;
     await expect(readFile(large)).rejects.toThrow('large.csv has 200 MB; at most 20 MB are opened.');

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { refuseExtent } from './import-refusal.js';
 
 /** A text and the encoding in which it was read. */
 export interface ReadText {
@@ -27,7 +28,12 @@ const ROWS_TRIED = 50;
 /** Reads a table from text (RFC 4180), with whatever sign between its cells it was written. */
 export function tableOfText(text: string): string[][] {
   const bare = text.replace(/^\ufeff/, '');
-  return Papa.parse<string[]>(bare, { delimiter: separatorOf(bare) }).data;
+  const table = Papa.parse<string[]>(bare, { delimiter: separatorOf(bare) }).data;
+  refuseExtent(
+    table.length,
+    table.reduce((widest, row) => Math.max(widest, row.length), 0),
+  );
+  return table;
 }
 
 /**

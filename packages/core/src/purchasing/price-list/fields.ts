@@ -30,15 +30,21 @@ const HEADINGS: Readonly<Record<PriceListField, RegExp>> = {
   name: /\b(name|description|article|item|product|material|bezeichnung|artikel|désignation|descripción|goods)\b/i,
 };
 
+const MOST_LETTERS_OF_A_HEADING = 120;
+
 const ORDER = Object.keys(HEADINGS) as PriceListField[];
 
 /** What a heading says that its column holds; null where none of the known words stands in it. */
 export function fieldOfHeading(heading: string): PriceListField | null {
-  return ORDER.find((field) => HEADINGS[field].test(heading)) ?? null;
+  const beginning = heading.slice(0, MOST_LETTERS_OF_A_HEADING);
+  return ORDER.find((field) => HEADINGS[field].test(beginning)) ?? null;
 }
 
 /** True where a row looks like headings: at least two known words, and no cell that is a number. */
 export function isHeading(cells: readonly string[]): boolean {
   const known = new Set(cells.map(fieldOfHeading).filter((field) => field !== null));
-  return known.size >= 2 && !cells.some((cell) => /^[\p{Sc}\s]*-?\d+([.,]\d+)?$/u.test(cell.trim()));
+  return (
+    known.size >= 2 &&
+    !cells.some((cell) => /^[\p{Sc}\s]*-?\d+([.,]\d+)?$/u.test(cell.slice(0, MOST_LETTERS_OF_A_HEADING).trim()))
+  );
 }

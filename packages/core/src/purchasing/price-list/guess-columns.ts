@@ -12,6 +12,8 @@ export interface GuessedTable {
 
 const MOST_ROWS_LOOKED_AT = 200;
 const MOST_ROWS_BEFORE_HEADINGS = 15;
+/** Whatever is longer is no number, day or code. */
+const MOST_LETTERS_LOOKED_AT = 250;
 
 /**
  * Guesses the columns of a price list: by its headings where it has any (they may stand under an address), else by what
@@ -22,7 +24,9 @@ export function guessColumns(table: readonly (readonly string[])[], usualSign: D
   const firstRow = headingAt + 1;
   const sample = table.slice(firstRow, firstRow + MOST_ROWS_LOOKED_AT);
   const width = Math.max(0, ...sample.map((row) => row.length), headingAt < 0 ? 0 : (table[headingAt]?.length ?? 0));
-  const columns = Array.from({ length: width }, (_each, index) => sample.map((row) => (row[index] ?? '').trim()));
+  const columns = Array.from({ length: width }, (_each, index) =>
+    sample.map((row) => (row[index] ?? '').slice(0, MOST_LETTERS_LOOKED_AT).trim()),
+  );
   const decimalSign = guessDecimalSign(columns.flat(), usualSign);
   const asked = columns.map((cells, index) => {
     const heading = headingAt < 0 ? null : fieldOfHeading(table[headingAt]?.[index] ?? '');

@@ -1,5 +1,5 @@
-import { isCurrencyCode, isDecimalText } from '@nuvar/book';
-import { decimal, type DecimalSign, readNumber } from '../../number/index.js';
+import { isCurrencyCode, isDecimalText, isPlainText } from '@nuvar/book';
+import { decimal, type DecimalSign, isShortText, readNumber } from '../../number/index.js';
 import type { PriceListField } from './fields.js';
 import { type ListNote, listNote } from './list-note.js';
 import type { ListReading, ListRow } from './list-row.js';
@@ -72,12 +72,12 @@ const dayOf = (stated: string, { validFrom, dayOrder }: ListReading) =>
 const unknownUnitOf = (pack: ReadPack) => ('note' in pack ? pack.unknownUnit : null);
 
 /** As long as a name may be, and without the sign that ends texts in older programs. */
-const isName = (text: string) => text.length <= 120 && !text.includes('\0');
+const isName = (text: string) => text.length <= 120 && isPlainText(text);
 
 function nameNote(name: string): ListNote | null {
   if (name === '') return listNote('no-name');
   if (name.length > 120) return listNote('name-too-long');
-  if (name.includes('\0')) return listNote('name-not-text');
+  if (!isPlainText(name)) return listNote('name-not-text');
   return /^[=@]/.test(name) ? listNote('name-like-formula', { name }) : null;
 }
 
@@ -122,16 +122,21 @@ function readPack(
   { decimalSign, unitWords }: ListReading,
   isUnit: (word: string) => string | undefined,
 ): ReadPack {
+  if (!isShortText(pack)) return { note: listNote('not-a-pack', { text: pack }), unknownUnit: null };
   const [, amount = '', inCell = ''] = /^([\d.,'\s/x*×]*)(.*)$/u.exec(pack) ?? [];
   const word = inCell.trim() !== '' ? inCell.trim() : unit;
-  const code = word === '' ? 'each' : unitNamed(word, (each) => unitWords[each.toLowerCase()] ?? isUnit(each));
-  if (code === undefined) return { note: listNote('unknown-unit', { text: word }), unknownUnit: word };
+  const code = word === '' ? 'each' : unitNamed(word, (each) => ownWord(unitWords, each.toLowerCase()) ?? isUnit(each));
+  if (code === undefined) return { note: listNote('unknown-unit', { text: word }), unknownUnit: word.slice(0, 40) };
   if (amount.trim() === '') return { quantity: '1', unit: code };
   const value = readNumber(amount.trim(), decimalSign)?.value;
   if (value === undefined || !isQuantity(value))
     return { note: listNote('not-a-pack', { text: pack }), unknownUnit: null };
   return { quantity: value, unit: code };
 }
+
+/** What a list means by a word of its own. */
+const ownWord = (words: Readonly<Record<string, string>>, word: string) =>
+  Object.hasOwn(words, word) ? words[word] : undefined;
 
 /** The unit that a word names; of "kg/bag" the one that comes first. */
 function unitNamed(word: string, known: (word: string) => string | undefined): string | undefined {
