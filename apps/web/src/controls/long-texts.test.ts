@@ -1,6 +1,6 @@
 import { fieldsOf, KIND_NAMES } from '@nuvar/book';
 import { describe, expect, it } from 'vitest';
-import { LONG_TEXTS } from '../../../../packages/core/src/testing/long-texts.js';
+import { LONG_TEXTS } from '@nuvar/core/testing';
 import { readPriceText } from '../purchasing/price-text.js';
 import { readPasted } from '../purchasing/import/read-file.js';
 import { alike } from './alike.js';

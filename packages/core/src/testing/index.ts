@@ -1,0 +1,1 @@
+export { LONG_TEXTS } from './long-texts.js';
