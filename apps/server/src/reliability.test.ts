@@ -4,7 +4,15 @@ import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { mortalCluster, type MortalCluster } from './testing/cluster.js';
 import { serverProcess, type ServerProcess } from './testing/server-process.js';
-import { askUntilAnswered, listener, newSession, write, type Acknowledged, type Session } from './testing/writers.js';
+import {
+  ask,
+  askUntilAnswered,
+  listener,
+  newSession,
+  write,
+  type Acknowledged,
+  type Session,
+} from './testing/writers.js';
 
 /** How often server and database are killed; more often in the long form of this test (`npm run soak`). */
 const KILLS = Number(process.env.KILLS ?? 1);
@@ -52,7 +60,12 @@ interface Entry {
 }
 
 /** Every acknowledged change stands once, at its revision, with all of its rows; and nothing else stands there. */
-async function expectNothingLost(acknowledged: readonly Acknowledged[], before: ReadonlySet<string>): Promise<void> {
+async function expectNothingLost(
+  session: Session,
+  bookId: string,
+  acknowledged: readonly Acknowledged[],
+  before: ReadonlySet<string> = new Set(),
+): Promise<void> {
   const client = new pg.Client(cluster.url);
   await client.connect();
   const journal: Entry[] = (
@@ -67,7 +80,7 @@ async function expectNothingLost(acknowledged: readonly Acknowledged[], before: 
   expect(byChange.size).toBe(journal.length);
   for (const { changeId, revision } of acknowledged) expect(byChange.get(changeId)?.revision).toBe(revision);
   const expected = new Set([...before, ...acknowledged.flatMap(({ rowIds }) => rowIds)]);
-  const snapshot = (await askUntilAnswered(sessions[0], `/api/books/${bookId}`)).body as {
+  const snapshot = (await askUntilAnswered(session, `/api/books/${bookId}`)).body as {
     revision: number;
     rows: RowColumns;
   };
@@ -102,7 +115,7 @@ describe('under writing at two servers', () => {
         const before = await rowIds();
         const acknowledged = await writingThrough(kill);
         expect(acknowledged.length).toBeGreaterThan(WRITERS);
-        await expectNothingLost(acknowledged, before);
+        await expectNothingLost(sessions[0], bookId, acknowledged, before);
         const last = Math.max(...acknowledged.map(({ revision }) => revision));
         await vi.waitFor(() => expect(listeners.map(({ heard }) => heard.get(bookId))).toEqual([last, last]), {
           timeout: 25_000,
@@ -147,6 +160,99 @@ describe('under writing at two servers', () => {
     await servers[1].start();
   });
 });
+
+/** How many people work for how many minutes; more of them in the long form of this test. */
+const PEOPLE = Number(process.env.PEOPLE ?? 8);
+const MINUTES = Number(process.env.MINUTES ?? 0.05);
+const A_BOOK = 4;
+
+describe(`${PEOPLE} people who work for ${MINUTES} minutes, ${A_BOOK} to a book`, () => {
+  it(
+    'are all answered, nothing of theirs is lost, and each hears the last of the others',
+    async () => {
+      const people = await Promise.all(
+        Array.from({ length: PEOPLE }, (_none, index) => newSession(servers[index % 2 === 0 ? 0 : 1].url)),
+      );
+      const teams = await Promise.all(
+        Array.from({ length: Math.ceil(PEOPLE / A_BOOK) }, (_none, index) =>
+          team(people.slice(index * A_BOOK, (index + 1) * A_BOOK)),
+        ),
+      );
+      const listeners = people.map(listener);
+      const end = Date.now() + MINUTES * 60_000;
+      const answers = await Promise.all(
+        teams.flatMap(({ id, members }) => members.map(async (member) => ({ id, ...(await work(member, id, end)) }))),
+      );
+      for (const { id, members } of teams) {
+        const ofTeam = answers.filter((each) => each.id === id).flatMap(({ acknowledged }) => acknowledged);
+        await expectNothingLost(members[0] as Session, id, ofTeam);
+        const last = Math.max(...ofTeam.map(({ revision }) => revision));
+        const heard = listeners.filter((_listener, index) => members.includes(people[index] as Session));
+        await vi.waitFor(() => expect(heard.map((each) => each.heard.get(id))).toEqual(heard.map(() => last)), 10_000);
+      }
+      listeners.forEach(({ stop }) => stop());
+      expect(answers.reduce((sum, { unanswered }) => sum + unanswered, 0)).toBe(0);
+      tell(answers.flatMap(({ times }) => times));
+    },
+    60_000 + MINUTES * 120_000,
+  );
+});
+
+/** A book that the first of some people makes and the others edit with them. */
+async function team(members: readonly Session[]): Promise<{ id: string; members: readonly Session[] }> {
+  const [owner, ...others] = members as [Session, ...Session[]];
+  const made = await askUntilAnswered(owner, '/api/books', { method: 'POST', body: JSON.stringify({ name: 'Team' }) });
+  const { id } = made.body as { id: string };
+  for (const other of others) {
+    const { body } = await askUntilAnswered(other, '/api/session');
+    const { email } = (body as { user: { email: string } }).user;
+    const invitation = { method: 'PUT', body: JSON.stringify({ email, role: 'editor' }) };
+    await askUntilAnswered(owner, `/api/books/${id}/members`, invitation);
+  }
+  return { id, members };
+}
+
+interface Work {
+  readonly acknowledged: readonly Acknowledged[];
+  readonly unanswered: number;
+  readonly times: readonly { readonly what: string; readonly milliseconds: number }[];
+}
+
+/** Writes, opens the book, looks into its history and asks for figures, with short pauses, until the time is up. */
+async function work(session: Session, bookId: string, end: number): Promise<Work> {
+  const acknowledged: Acknowledged[] = [];
+  const times: { what: string; milliseconds: number }[] = [];
+  let unanswered = 0;
+  const looks = ['', '/changes', '/figures/overview/all'];
+  for (let turn = 0; Date.now() < end; turn += 1) {
+    const begun = performance.now();
+    acknowledged.push(...(await write(session, bookId, onceOnly())));
+    times.push({ what: 'a change', milliseconds: performance.now() - begun });
+    const look = looks[turn % looks.length] as string;
+    const looked = performance.now();
+    if ((await ask(session, `/api/books/${bookId}${look}`)) === null) unanswered += 1;
+    times.push({
+      what: look === '' ? 'the snapshot' : (look.slice(1).split('/')[0] ?? ''),
+      milliseconds: performance.now() - looked,
+    });
+    await pause(Math.min(300, Math.max(0, end - Date.now())));
+  }
+  return { acknowledged, unanswered, times };
+}
+
+/** In the long form, how long the answers took. */
+function tell(times: Work['times']): void {
+  if (process.env.MINUTES === undefined) return;
+  const kinds = [...new Set(times.map(({ what }) => what))];
+  console.table(
+    kinds.map((what) => {
+      const sorted = times.filter((each) => each.what === what).map(({ milliseconds }) => Math.round(milliseconds));
+      sorted.sort((one, other) => one - other);
+      const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
+      return { what, answers: sorted.length, median: at(0.5), '99 of 100': at(0.99), slowest: sorted.at(-1) };
+    }),
+  );
+}
 
 /** Over after one change. */
 function onceOnly(): () => boolean {
