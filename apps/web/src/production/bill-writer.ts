@@ -11,14 +11,17 @@ export type Line = StoredRow<'billLine'>;
 /** What can be typed into a line: its fields, or the name of something that is not in the book yet. */
 export type LinePatch = Partial<Line> & { readonly newItem?: string };
 
-const SMALL_UNITS: Readonly<Record<string, string>> = { kg: 'g', l: 'ml' };
+const SMALL_UNITS: ReadonlyMap<string, string> = new Map([
+  ['kg', 'g'],
+  ['l', 'ml'],
+]);
 
 /** What a line says that is linked to an item. */
 export const pointingTo = ({ id, field, unit }: Item): LinePatch => ({
   materialId: field === 'materialId' ? id : null,
   componentId: field === 'componentId' ? id : null,
   text: '',
-  unit: SMALL_UNITS[unit] ?? unit,
+  unit: SMALL_UNITS.get(unit) ?? unit,
 });
 
 /** The other lines of the book that say the same text: they are linked with the one that is. */
@@ -50,7 +53,7 @@ export function billWriter(productId: string, items: ReadonlyMap<string, Item>):
     const baseUnit = costedBy(patch.unit ?? 'kg');
     return {
       made: newMaterial(id, { name: newItem, baseUnit }),
-      fields: { unit: SMALL_UNITS[baseUnit] ?? baseUnit, ...patch, materialId: id, componentId: null, text: '' },
+      fields: { unit: SMALL_UNITS.get(baseUnit) ?? baseUnit, ...patch, materialId: id, componentId: null, text: '' },
     };
   };
   return {

@@ -133,18 +133,20 @@ export function isPriced(materialId: string): boolean {
   return model.rows.rowsWith('supplierPrice', 'materialId', materialId).some((row) => row.price !== null);
 }
 
-const COSTED_BY: Readonly<Record<string, string>> = {
-  mg: 'kg',
-  g: 'kg',
-  ml: 'l',
-  cl: 'l',
-  mm: 'm',
-  cm: 'm',
-  'cm²': 'm²',
-};
+const COSTED_BY: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    mg: 'kg',
+    g: 'kg',
+    ml: 'l',
+    cl: 'l',
+    mm: 'm',
+    cm: 'm',
+    'cm²': 'm²',
+  }),
+);
 
 /** The unit by which something is costed that is used in another: what is used by the gram is costed by the kilogram. */
-export const costedBy = (unit: string) => COSTED_BY[unit] ?? unit;
+export const costedBy = (unit: string) => COSTED_BY.get(unit) ?? unit;
 
 /** The operations by which a material without a price comes to be measured as it is used; none where it fits already. */
 export function measuredBy(materialId: string, unit: string): Operation[] {

@@ -230,7 +230,7 @@ function UnknownUnits({ rows, reading, change }: PartProps & { readonly rows: re
           "{word}" is
           <select
             className="input-line"
-            value={reading.unitWords[word] ?? ''}
+            value={Object.hasOwn(reading.unitWords, word) ? reading.unitWords[word] : ''}
             onChange={(event) => {
               const { [word]: _before, ...others } = reading.unitWords;
               change({ unitWords: event.target.value === '' ? others : { ...others, [word]: event.target.value } });
