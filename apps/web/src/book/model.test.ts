@@ -85,6 +85,38 @@ describe('the rows of the open book', () => {
     expect(written).toEqual([]);
   });
 
+  it('say which waiting edits cannot be done without another', () => {
+    const jam = newId();
+    const make = change({ action: 'create', kind: 'material', row: { id: jam, name: 'Jam' } });
+    const salted = setting({ note: 'coarse' });
+    const price = change({
+      action: 'create',
+      kind: 'supplierPrice',
+      row: { id: newId(), materialId: jam, packUnit: 'kg', currency: 'EUR', validFrom: '2026-01-01' },
+    });
+    const rename = change({
+      action: 'update',
+      kind: 'material',
+      id: jam,
+      before: { name: 'Jam' },
+      after: { name: 'Plum jam' },
+    });
+    // It takes the name that the renaming has freed: no edit without the other.
+    const second = change({ action: 'create', kind: 'material', row: { id: newId(), name: 'Jam' } });
+    const finer = change({
+      action: 'update',
+      kind: 'material',
+      id: salt.id,
+      before: { note: 'coarse' },
+      after: { note: 'fine' },
+    });
+    const waiting = [make, salted, price, rename, second, finer];
+    expect(model.dependingOn(make, waiting)).toEqual([make, price, rename]);
+    expect(model.dependingOn(salted, waiting)).toEqual([salted, finer]);
+    expect(model.dependingOn(rename, waiting)).toEqual([rename, second]);
+    expect(model.dependingOn(second, waiting)).toEqual([second]);
+  });
+
   it('are found again after a reload with what still waited', () => {
     model.open(SNAPSHOT, [setting({ note: 'fine' })]);
     expect(shown()?.note).toBe('fine');

@@ -16,12 +16,25 @@ function database(): Promise<IDBPDatabase> {
   return opened;
 }
 
-/** The ids of changes sort by the time at which they were made, and so do the keys. */
+/**
+ * The ids of changes sort by the time at which they were made, and so do the keys. A browser that keeps nothing (storage
+ * is turned off, or full) has nothing waiting, and its edits are sent all the same.
+ */
 export function outboxOf(personId: string, bookId: string): Outbox {
   const key = (changeId: string) => `${personId}/${bookId}/${changeId}`;
+  const nothing = () => undefined;
   return {
-    waiting: async () => (await database()).getAll(STORE, IDBKeyRange.bound(key(''), key('~'))),
-    put: async (change) => void (await (await database()).put(STORE, change, key(change.id))),
-    remove: async (changeId) => (await database()).delete(STORE, key(changeId)),
+    waiting: () =>
+      database()
+        .then((opened): Promise<Change[]> => opened.getAll(STORE, IDBKeyRange.bound(key(''), key('~'))))
+        .catch(() => []),
+    put: (change) =>
+      database()
+        .then((opened) => opened.put(STORE, change, key(change.id)))
+        .then(nothing, nothing),
+    remove: (changeId) =>
+      database()
+        .then((opened) => opened.delete(STORE, key(changeId)))
+        .then(nothing, nothing),
   };
 }

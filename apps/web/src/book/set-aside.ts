@@ -16,20 +16,28 @@ function database(): Promise<IDBPDatabase> {
   return opened;
 }
 
+/** Where a browser keeps nothing, they last as long as the page does. */
 export function asideOf(personId: string, bookId: string): AsideStore {
   const key = (changeId: string) => `${personId}/${bookId}/${changeId}`;
+  const nothing = () => undefined;
+  const write = (act: (store: { put(edit: SetAside): void; remove(changeId: string): void }) => void) =>
+    database()
+      .then((opened) => {
+        const { store, done } = opened.transaction(STORE, 'readwrite');
+        act({
+          put: (edit) => void store.put(edit, key(edit.change.id)),
+          remove: (changeId) => void store.delete(key(changeId)),
+        });
+        return done;
+      })
+      .then(nothing, nothing);
   return {
-    all: async () => (await database()).getAll(STORE, IDBKeyRange.bound(key(''), key('~'))) as Promise<SetAside[]>,
-    put: async (edits) => {
-      const transaction = (await database()).transaction(STORE, 'readwrite');
-      await Promise.all(edits.map((edit) => transaction.store.put(edit, key(edit.change.id))));
-      await transaction.done;
-    },
-    remove: async (changeIds) => {
-      const transaction = (await database()).transaction(STORE, 'readwrite');
-      await Promise.all(changeIds.map((id) => transaction.store.delete(key(id))));
-      await transaction.done;
-    },
+    all: () =>
+      database()
+        .then((opened): Promise<SetAside[]> => opened.getAll(STORE, IDBKeyRange.bound(key(''), key('~'))))
+        .catch(() => []),
+    put: (edits) => write((store) => edits.forEach((edit) => store.put(edit))),
+    remove: (changeIds) => write((store) => changeIds.forEach((id) => store.remove(id))),
   };
 }
 

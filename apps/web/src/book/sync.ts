@@ -47,9 +47,8 @@ export const sync = {
     const aside = asideOf(personId, bookId);
     const [[snapshot, history], pending, edits] = await Promise.all([
       transport.opening(bookId),
-      // A browser that keeps nothing has nothing waiting.
-      outbox.waiting().catch(() => []),
-      aside.all().catch(() => []),
+      outbox.waiting(),
+      aside.all(),
     ]);
     if (!snapshot.ok) return openingOf(snapshot.status);
     const { text, role } = snapshot.value;
@@ -87,11 +86,7 @@ export const sync = {
   queued(change: Change): void {
     if (current === null) return;
     const connection = current;
-    void connection.outbox
-      .put(change)
-      // A browser that keeps nothing still sends.
-      .catch(() => undefined)
-      .then(() => work(connection));
+    void connection.outbox.put(change).then(() => work(connection));
   },
 
   /** The change at which the server fails is set aside with those that depend on it, and the others go on. */
@@ -200,6 +195,8 @@ async function accepted(connection: Connection, change: Change, revision: number
   const { handle } = connection;
   await forgotten(connection, [change.id]);
   const { book } = handle.getState();
+  // It was set aside while it was on its way, and has got through after all.
+  if (book.aside.some((edit) => edit.change.id === change.id)) void sync.forget([change.id]);
   if (revision <= book.revision) return confirm(connection, book.revision, [], [change.id]);
   const foreseen = revision === book.revision + 1 ? model.foresee(change) : null;
   if (foreseen?.ok) return confirm(connection, revision, foreseen.writes, [change.id]);
@@ -272,9 +269,9 @@ async function drop(connection: Connection, changes: readonly Change[]): Promise
   handle.dispatch(bookActions.stacked({ undo: undo.filter(others), redo: redo.filter(others) }));
 }
 
-/** Changes no longer wait to be sent; where the browser keeps nothing, they never did. */
+/** Changes no longer wait to be sent. */
 async function forgotten({ outbox }: Connection, ids: readonly string[]): Promise<void> {
-  await Promise.all(ids.map((id) => outbox.remove(id).catch(() => undefined)));
+  await Promise.all(ids.map((id) => outbox.remove(id)));
 }
 
 /** What a waiting change does, in one line. */
