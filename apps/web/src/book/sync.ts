@@ -4,8 +4,9 @@ import type { store } from '../state/store.js';
 import { bookActions, type Link, type SetAside, type UndoEntry } from '../state/book-slice.js';
 import { model } from './model.js';
 import { followNews, type Revisions } from './news.js';
-import { outboxOf, type Outbox } from './outbox.js';
-import { asideOf, type AsideStore } from './set-aside.js';
+import type { KeptOnMachine } from './kept-on-machine.js';
+import { outboxOf } from './outbox.js';
+import { asideOf } from './set-aside.js';
 import { transport, type Answer } from './transport.js';
 import { labelOf, stacksFrom } from './undo-stacks.js';
 
@@ -14,8 +15,8 @@ type Handle = Pick<typeof store, 'dispatch' | 'getState'>;
 interface Connection {
   readonly handle: Handle;
   readonly bookId: string;
-  readonly outbox: Outbox;
-  readonly aside: AsideStore;
+  readonly outbox: KeptOnMachine<Change>;
+  readonly aside: KeptOnMachine<SetAside>;
   /** The change at which the server has failed, and how often in a row. */
   failed: { readonly id: string; readonly times: number } | null;
   stopNews: () => void;
@@ -47,7 +48,7 @@ export const sync = {
     const aside = asideOf(personId, bookId);
     const [[snapshot, history], pending, edits] = await Promise.all([
       transport.opening(bookId),
-      outbox.waiting(),
+      outbox.all(),
       aside.all(),
     ]);
     if (!snapshot.ok) return openingOf(snapshot.status);
@@ -103,7 +104,7 @@ export const sync = {
     const labelled = (change: Change) =>
       undo.find(({ changeId }) => changeId === change.id)?.label ?? labelOfChange(change);
     const edits = gone.map((change): SetAside => ({ change, label: labelled(change), at }));
-    await connection.aside.put(edits);
+    await connection.aside.put(...edits);
     await drop(connection, gone);
     connection.failed = null;
     const { aside } = connection.handle.getState().book;
@@ -114,7 +115,7 @@ export const sync = {
   /** Forgets edits that were set aside: they were made again, or are not wanted any more. */
   async forget(changeIds: readonly string[]): Promise<void> {
     if (current === null) return;
-    await current.aside.remove(changeIds);
+    await current.aside.remove(...changeIds);
     const { aside } = current.handle.getState().book;
     current.handle.dispatch(bookActions.asideBecame(aside.filter(({ change }) => !changeIds.includes(change.id))));
   },
@@ -193,7 +194,7 @@ function failedOften(connection: Connection, { id }: Change): boolean {
  */
 async function accepted(connection: Connection, change: Change, revision: number): Promise<boolean> {
   const { handle } = connection;
-  await forgotten(connection, [change.id]);
+  await connection.outbox.remove(change.id);
   const { book } = handle.getState();
   // It was set aside while it was on its way, and has got through after all.
   if (book.aside.some((edit) => edit.change.id === change.id)) void sync.forget([change.id]);
@@ -219,7 +220,7 @@ async function catchUp(connection: Connection, settled: readonly string[] = []):
   const ids = [...settled, ...answer.value.map((entry) => entry.changeId)];
   const writes = answer.value.flatMap((entry) => entry.writes);
   confirm(connection, last?.revision ?? handle.getState().book.revision, writes, ids);
-  await forgotten(connection, ids);
+  await connection.outbox.remove(...ids);
   return handle.getState().book.conflict === null;
 }
 
@@ -259,7 +260,7 @@ async function refused(
 async function drop(connection: Connection, changes: readonly Change[]): Promise<void> {
   const { handle } = connection;
   const ids = changes.map(({ id }) => id);
-  await forgotten(connection, ids);
+  await connection.outbox.remove(...ids);
   const { pending, undo, redo } = handle.getState().book;
   const after = pending.filter(({ id }) => !ids.includes(id));
   model.rewrite(pending, after);
@@ -267,11 +268,6 @@ async function drop(connection: Connection, changes: readonly Change[]): Promise
   // What was never done cannot be taken back.
   const others = ({ changeId }: UndoEntry) => !ids.includes(changeId);
   handle.dispatch(bookActions.stacked({ undo: undo.filter(others), redo: redo.filter(others) }));
-}
-
-/** Changes no longer wait to be sent. */
-async function forgotten({ outbox }: Connection, ids: readonly string[]): Promise<void> {
-  await Promise.all(ids.map((id) => outbox.remove(id)));
 }
 
 /** What a waiting change does, in one line. */
