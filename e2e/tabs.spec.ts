@@ -56,7 +56,9 @@ test('an edit at which the server fails can be set aside; those after it go on, 
   await type(page, 'Material', 'new row', 'Cursed cloth');
   await type(page, 'Price, EUR', 'Cursed cloth', '9');
   await type(page, 'Price, EUR', 'Linen', '4');
-  await expect(page.getByText(/The server fails at one of your edits \(Cursed cloth \(material\) added/)).toBeVisible({
+  await expect(
+    page.getByText(/The server cannot store one of your edits \(Cursed cloth \(material\) added/),
+  ).toBeVisible({
     timeout: 20_000,
   });
   await page.getByRole('button', { name: 'Set it aside' }).click();

@@ -52,7 +52,8 @@ export function SignIn() {
         <div className="demo-offer">
           <p>
             See it at work first: <strong>Quillfern Pottery</strong>, an invented studio with its clay, glaze, kiln and
-            prices. You get a copy of your own; nobody else sees what you try, and it goes a day after you leave.
+            prices. You get a copy of your own: nobody else sees what you try, and it is deleted a day after your last
+            visit.
           </p>
           <button type="button" className="button button-main" onClick={() => void demo()} disabled={opening.isLoading}>
             Open the demo book

@@ -24,8 +24,8 @@ export function LinkBar() {
       {link === 'away' && <span>The server does not answer. You can go on working. {edits}</span>}
       {link === 'failing' && (
         <span>
-          The server fails at one of your edits{label !== undefined && ` (${label})`}, and is asked again. Set it aside
-          to let the others go on: it stays on this machine, under History.
+          The server cannot store one of your edits{label !== undefined && ` (${label})`}, and it is being tried again.
+          Set it aside so that the others can be saved: it stays on this machine, under History.
         </span>
       )}
       {link === 'gone' && <span>This book is no longer open to you. What was not sent yet stays on this machine.</span>}

@@ -20,14 +20,14 @@ export function EditsSetAside() {
   };
   const save = () => saveFile(`${name} - edits set aside.json`, setAsideFile(name, edits), 'application/json');
   return (
-    <section aria-labelledby="set-aside">
+    <section aria-labelledby="set-aside" className="mt-4 mb-6 flex flex-col items-start gap-2">
       <h2 id="set-aside" className="section-title">
         Edits set aside
       </h2>
       <p className="text-soft">
         The server could not store these. They are kept on this machine only, and the figures do not contain them.
       </p>
-      <ul>
+      <ul className="w-full">
         {edits.map((edit) => (
           <li key={edit.change.id} className="flex items-baseline gap-4">
             <span className="text-soft text-sm">{momentWords(edit.at, locale)}</span>
