@@ -11,6 +11,7 @@ import { BooksController } from './book/books.controller.js';
 import { BooksService } from './book/books.service.js';
 import { ChangeService } from './book/change.service.js';
 import { FiguresController } from './book/figures.controller.js';
+import { JournalService } from './book/journal.service.js';
 import { MembershipService } from './book/membership.service.js';
 import { SnapshotsService } from './book/snapshots.service.js';
 import { WritingService } from './book/writing.service.js';
@@ -37,6 +38,7 @@ export class AppModule {
         BookEvents,
         BookQueue,
         BooksService,
+        JournalService,
         ChangeService,
         MembershipService,
         SnapshotsService,
@@ -46,7 +48,7 @@ export class AppModule {
         Workers,
         { provide: DATABASE_URL, useValue: databaseUrl },
         { provide: LIMIT_POINTS, useValue: limits },
-        { provide: SessionPool, useFactory: () => new SessionPool({ connectionString: databaseUrl, max: 5 }) },
+        { provide: SessionPool, useFactory: () => new SessionPool(databaseUrl) },
         { provide: APP_FILTER, useClass: ProblemFilter },
         { provide: APP_INTERCEPTOR, useClass: BodyInterceptor },
         { provide: APP_PIPE, useValue: validation },

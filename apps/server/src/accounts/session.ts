@@ -2,7 +2,7 @@ import connectPgSimple from 'connect-pg-simple';
 import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
-import { Pool, type PoolConfig } from 'pg';
+import { Pool } from 'pg';
 import type { User } from '../database/entities.js';
 import { log } from '../http/logger.js';
 
@@ -15,8 +15,8 @@ declare module 'express-session' {
 /** The connections of the session store; they end with the application. */
 @Injectable()
 export class SessionPool extends Pool implements OnApplicationShutdown {
-  constructor(config: PoolConfig) {
-    super(config);
+  constructor(connectionString: string) {
+    super({ connectionString, max: 5, keepAlive: true, connectionTimeoutMillis: 10_000, statement_timeout: 10_000 });
     // A connection that breaks while nobody uses it is replaced when the next one is asked for.
     this.on('error', (error) => log.warn({ error: error.message }, 'lost a connection of the session store'));
   }

@@ -23,11 +23,14 @@ import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { TakesBytes, TakesSmallBody } from '../http/body.interceptor.js';
 import { BookId, MemberId } from '../http/book-id.js';
 import { sendPacked } from '../http/send-packed.js';
+import { Workers } from '../work/workers.service.js';
 import { BookEvents } from './book-events.service.js';
-import { BooksService, type BookSummary, type HistoryEntry } from './books.service.js';
+import { BooksService, type BookSummary } from './books.service.js';
+import { JournalService } from './journal.service.js';
 import { MembershipService, type Member } from './membership.service.js';
 import { MemberRequest } from './requests.js';
 import { SnapshotsService } from './snapshots.service.js';
+import { sendWorkedOut } from './send-worked-out.js';
 import { WritingService } from './writing.service.js';
 
 const MOST_ENTRIES = 200;
@@ -43,6 +46,8 @@ export class BooksController {
   constructor(
     @Inject(BooksService) private readonly books: BooksService,
     @Inject(WritingService) private readonly writing: WritingService,
+    @Inject(JournalService) private readonly journal: JournalService,
+    @Inject(Workers) private readonly workers: Workers,
     @Inject(MembershipService) private readonly membership: MembershipService,
     @Inject(BookEvents) private readonly events: BookEvents,
     @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
@@ -99,9 +104,14 @@ export class BooksController {
   @Get('books/:id/file')
   @Header('Content-Disposition', 'attachment; filename="book.nuvar.json"')
   @ApiOperation({ summary: 'The book as a book file' })
-  async file(@BookId() id: string, @PersonId() personId: string): Promise<object> {
-    await this.membership.require(id, personId);
-    return this.books.file(id);
+  async file(
+    @BookId() bookId: string,
+    @PersonId() personId: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    await this.membership.require(bookId, personId);
+    await sendWorkedOut(this.workers, { job: 'book file', bookId }, request, response);
   }
 
   @Post('books/:id/changes')
@@ -120,6 +130,7 @@ export class BooksController {
   }
 
   @Get('books/:id/changes')
+  @Header('Content-Type', 'application/json')
   @ApiOperation({
     summary:
       "What came after a revision (`since`), before one (`before`: of each the first writes, and how many there are), or one's own latest (`own`), with who and when",
@@ -130,11 +141,11 @@ export class BooksController {
     @Query('since') since?: string,
     @Query('before') before?: string,
     @Query('own') own?: string,
-  ): Promise<HistoryEntry[]> {
+  ): Promise<string> {
     await this.membership.require(id, personId);
-    if (since !== undefined) return this.books.since(id, wholeNumber(since, 0), MOST_ENTRIES);
-    if (own === 'true') return this.books.ownLatest(id, personId, LATEST_ENTRIES);
-    return this.books.before(id, wholeNumber(before, 1_000_000_000), LATEST_ENTRIES);
+    if (since !== undefined) return this.journal.since(id, wholeNumber(since, 0), MOST_ENTRIES);
+    if (own === 'true') return this.journal.ownLatest(id, personId, LATEST_ENTRIES);
+    return this.journal.before(id, wholeNumber(before, 1_000_000_000), LATEST_ENTRIES);
   }
 
   @Sse('events')

@@ -1,12 +1,9 @@
 import {
-  bookRows,
   KIND_NAMES,
   newId,
   problem,
   ProblemError,
   readBookFile,
-  writeBookFile,
-  type BookFile,
   type BookRows,
   type StoredRow,
   type Write,
@@ -14,10 +11,9 @@ import {
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
-import { Books, Members, type JournalEntry, type Role } from '../database/entities.js';
+import { Books, Members, type Role } from '../database/entities.js';
 import { changeOf } from './change-of.js';
 import { ChangeService, writesOfNewBook } from './change.service.js';
-import { SnapshotsService } from './snapshots.service.js';
 
 export interface BookSummary {
   readonly id: string;
@@ -26,22 +22,12 @@ export interface BookSummary {
   readonly role: Role;
 }
 
-/** A journal entry as it is read: who, when, and what was before and after. `writeCount` counts them all. */
-export type HistoryEntry = Omit<JournalEntry, 'bookId' | 'digest' | 'format'> & {
-  readonly userName: string;
-  readonly writeCount: number;
-};
-
-/** Of a change of many rows, the history says the first ones and counts the others. */
-const WRITES_TOLD = 10;
-
-/** Books as wholes: made, listed, read, taken in from files and written to them. Their rows change by changes only. */
+/** Books as wholes: made, listed, taken in from files and removed. Their rows change by changes only. */
 @Injectable()
 export class BooksService {
   constructor(
     @InjectDataSource() private readonly database: DataSource,
     @Inject(ChangeService) private readonly changes: ChangeService,
-    @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
   ) {}
 
   listFor(userId: string): Promise<BookSummary[]> {
@@ -75,44 +61,6 @@ export class BooksService {
       await this.changes.fillNewBook(manager, bookId, userId, writesFor(bookId));
     });
     return bookId;
-  }
-
-  async file(bookId: string): Promise<BookFile> {
-    const { rows } = await this.snapshots.read(bookId);
-    return writeBookFile(bookRows(rows));
-  }
-
-  /** The changes after a revision, oldest first; at most `most` of them. */
-  since(bookId: string, revision: number, most: number): Promise<HistoryEntry[]> {
-    return this.entries(`book_id = $1 AND revision > $2 ORDER BY revision LIMIT $3`, [bookId, revision, most]);
-  }
-
-  /** The changes before a revision, newest first, to be told: of each no more than its first writes. */
-  before(bookId: string, revision: number, most: number): Promise<HistoryEntry[]> {
-    const where = `book_id = $1 AND revision < $2 ORDER BY revision DESC LIMIT $3`;
-    return this.entries(
-      where,
-      [bookId, revision, most],
-      `jsonb_path_query_array(writes, '$[0 to ${WRITES_TOLD - 1}]')`,
-    );
-  }
-
-  /** What a person may want to take back: their own changes, newest first, without the making of the book. */
-  ownLatest(bookId: string, userId: string, most: number): Promise<HistoryEntry[]> {
-    return this.entries(`book_id = $1 AND user_id = $2 AND revision > 1 ORDER BY revision DESC LIMIT $3`, [
-      bookId,
-      userId,
-      most,
-    ]);
-  }
-
-  private entries(where: string, values: unknown[], writes = 'writes'): Promise<HistoryEntry[]> {
-    return this.database.query(
-      `SELECT revision, change_id AS "changeId", user_id AS "userId", users.name AS "userName", at, undoes,
-         ${writes} AS writes, jsonb_array_length(writes) AS "writeCount"
-       FROM journal JOIN users ON users.id = journal.user_id WHERE ${where}`,
-      values,
-    );
   }
 
   async remove(bookId: string): Promise<void> {

@@ -1,14 +1,12 @@
-import { Readable } from 'node:stream';
 import { isDay, isPlainText, problem, ProblemError } from '@nuvar/book';
 import { Controller, Get, Inject, Param, Query, Req, Res, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { BookId } from '../http/book-id.js';
-import { sendPacked } from '../http/send-packed.js';
-import type { FiguresJob } from '../work/jobs.js';
 import { Workers } from '../work/workers.service.js';
 import { MembershipService } from './membership.service.js';
+import { sendWorkedOut } from './send-worked-out.js';
 
 /** The figures of a book for scripts and spreadsheets: the same code as in the browser, over the stored rows. */
 @ApiTags('figures')
@@ -30,7 +28,8 @@ export class FiguresController {
     @Query('asOf') asOf?: string,
   ): Promise<void> {
     await this.membership.require(bookId, personId);
-    await this.answer({ bookId, day: dayOf(asOf), view: null, of: 'all' }, request, response);
+    const job = { job: 'figures', bookId, day: dayOf(asOf), view: null, of: 'all' } as const;
+    await sendWorkedOut(this.workers, job, request, response);
   }
 
   @Get(':view/:of')
@@ -48,14 +47,7 @@ export class FiguresController {
   ): Promise<void> {
     await this.membership.require(bookId, personId);
     if (!isPlainText(of)) throw new ProblemError([problem('not-found')]);
-    await this.answer({ bookId, day: dayOf(asOf), view, of }, request, response);
-  }
-
-  /** Sends what a thread has worked out; where nobody waits for it any more, it is not worked out further. */
-  private async answer(job: FiguresJob, request: Request, response: Response): Promise<void> {
-    const left = new AbortController();
-    response.once('close', () => left.abort());
-    await sendPacked(request, response, Readable.from([await this.workers.figures(job, left.signal)]));
+    await sendWorkedOut(this.workers, { job: 'figures', bookId, day: dayOf(asOf), view, of }, request, response);
   }
 }
 

@@ -4,8 +4,12 @@ export type StoringJob =
   | { readonly job: 'change'; readonly bookId: string; readonly userId: string; readonly body: Uint8Array }
   | { readonly job: 'book file'; readonly userId: string; readonly body: Uint8Array };
 
+/** Something that is worked out of all rows of a book: its figures, or its book file. */
+export type ReadingJob = FiguresJob | { readonly job: 'book file'; readonly bookId: string };
+
 /** Figures of a book as of a day: the report where no view is named. */
 export interface FiguresJob {
+  readonly job: 'figures';
   readonly bookId: string;
   readonly day: string;
   readonly view: string | null;

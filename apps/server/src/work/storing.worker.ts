@@ -2,7 +2,6 @@ import 'reflect-metadata';
 import { BooksService } from '../book/books.service.js';
 import { changeOf } from '../book/change-of.js';
 import { ChangeService } from '../book/change.service.js';
-import { SnapshotsService } from '../book/snapshots.service.js';
 import { OF_A_BOOK_FILE, OF_A_CHANGE, readJson } from '../http/read-json.js';
 import { answerOf, type Answer } from './answer.js';
 import { connection } from './connection.js';
@@ -17,7 +16,7 @@ export default function store(job: StoringJob): Promise<Answer<number | string |
     if (job.job === 'nothing') return null;
     const changes = new ChangeService(database);
     if (job.job === 'change') return changes.apply(job.bookId, job.userId, changeOf(readJson(job.body, OF_A_CHANGE)));
-    const books = new BooksService(database, changes, new SnapshotsService(database));
+    const books = new BooksService(database, changes);
     return books.takeIn(job.userId, readJson(job.body, OF_A_BOOK_FILE));
   });
 }

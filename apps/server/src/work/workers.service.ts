@@ -3,14 +3,14 @@ import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { log } from '../http/logger.js';
 import { resultOf, type Answer } from './answer.js';
-import type { FiguresJob, StoringJob } from './jobs.js';
+import type { ReadingJob, StoringJob } from './jobs.js';
 
 export const DATABASE_URL = Symbol('database url');
 
 type RunOptions = { readonly signal?: AbortSignal; readonly transferList?: ArrayBuffer[] };
 
-/** Figures that are not there by then are given up. */
-const FIGURES_TAKE_AT_MOST = 30_000;
+/** What is not there by then is given up, in milliseconds. */
+const READING_TAKES_AT_MOST = 30_000;
 
 /** A book that needs more memory than this, in megabytes, ends its thread and nothing else. */
 const MEMORY = 2_048;
@@ -19,16 +19,16 @@ const MEMORY = 2_048;
 const MOST_WAITING = 50;
 
 /**
- * Threads for what would keep everybody else waiting: the figures of a book over HTTP, and changes and book files of
- * many rows. Each has its own connection to the database, so that rows need not be handed from thread to thread.
+ * Threads for what would keep everybody else waiting: figures and book files over HTTP, and changes and book files of
+ * many rows that come in. Each has its own connection to the database, so that rows need not be handed from thread to thread.
  */
 @Injectable()
 export class Workers implements OnApplicationShutdown {
-  private readonly figuring: Piscina<FiguresJob, Answer<Uint8Array>>;
+  private readonly reading: Piscina<ReadingJob, Answer<Uint8Array>>;
   private readonly storing: Piscina<StoringJob, Answer<number | string | null>>;
 
   constructor(@Inject(DATABASE_URL) private readonly databaseUrl: string) {
-    this.figuring = this.pool('figures.worker', { maxThreads: 2, idleTimeout: 60_000 });
+    this.reading = this.pool('reading.worker', { maxThreads: 2, idleTimeout: 60_000 });
     // It keeps nothing of a book in mind, and is slow to begin: once there, it stays.
     this.storing = this.pool('storing.worker', { maxThreads: 1, idleTimeout: Infinity });
   }
@@ -38,10 +38,13 @@ export class Workers implements OnApplicationShutdown {
     await this.run(this.storing, { job: 'nothing' });
   }
 
-  /** Figures as packed (gzip) JSON text. They are no longer worked out once `left` says that nobody waits for them. */
-  async figures(job: FiguresJob, left: AbortSignal): Promise<Uint8Array> {
-    const signal = AbortSignal.any([left, AbortSignal.timeout(FIGURES_TAKE_AT_MOST)]);
-    return resultOf(await this.run(this.figuring, job, { signal }));
+  /**
+   * Figures or a book file as packed (gzip) JSON text. They are no longer worked out once `left` says that nobody waits
+   * for them.
+   */
+  async read(job: ReadingJob, left: AbortSignal): Promise<Uint8Array> {
+    const signal = AbortSignal.any([left, AbortSignal.timeout(READING_TAKES_AT_MOST)]);
+    return resultOf(await this.run(this.reading, job, { signal }));
   }
 
   /** Applies a change of many rows and gives the revision that it made. */
@@ -55,7 +58,7 @@ export class Workers implements OnApplicationShutdown {
   }
 
   async onApplicationShutdown(): Promise<void> {
-    await Promise.all([this.figuring.destroy(), this.storing.destroy()]);
+    await Promise.all([this.reading.destroy(), this.storing.destroy()]);
   }
 
   private pool<Job, Result>(

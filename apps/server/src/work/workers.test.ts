@@ -122,8 +122,8 @@ describe('figures over HTTP', () => {
   it('are given up when nobody waits for them any more, and the next ones are worked out all the same', async () => {
     const { id } = (await owner.post('/api/book-files', quillfernPottery()).expect(201)).body as { id: string };
     const left = new AbortController();
-    const job = { bookId: id, day: '2026-11-26', view: null, of: 'all' };
-    const figures = app.get(Workers).figures(job, left.signal);
+    const job = { job: 'figures' as const, bookId: id, day: '2026-11-26', view: null, of: 'all' };
+    const figures = app.get(Workers).read(job, left.signal);
     left.abort();
     await expect(figures).rejects.toMatchObject({ problems: [{ code: 'took-too-much' }] });
     await owner.get(`/api/books/${id}/figures`).expect(200);

@@ -1,11 +1,11 @@
 import 'reflect-metadata';
 import { constants, gzipSync } from 'node:zlib';
-import { problem, ProblemError } from '@nuvar/book';
+import { bookRows, problem, ProblemError, writeBookFile, type BookFile } from '@nuvar/book';
 import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
 import { SnapshotsService } from '../book/snapshots.service.js';
 import { answerOf, movedAlong, type Answer } from './answer.js';
 import { connection } from './connection.js';
-import type { FiguresJob } from './jobs.js';
+import type { FiguresJob, ReadingJob } from './jobs.js';
 
 const connected = connection();
 
@@ -13,16 +13,23 @@ const connected = connection();
 let last: { readonly key: string; readonly evaluation: Evaluation } | null = null;
 
 /**
- * Works out figures of a book and gives them as packed (gzip) JSON text. The figures of a large book are a hundred
- * megabytes: they are packed here, and handed over without being copied.
+ * Works out figures of a book, or its book file, and gives them as packed (gzip) JSON text. The figures of a large book
+ * are a hundred megabytes: they are packed here, and handed over without being copied.
  */
-export default async function figures(job: FiguresJob): Promise<Answer<Uint8Array<ArrayBuffer>>> {
-  const answer = await answerOf(async () => packed(await figuresOf(job)));
+export default async function read(job: ReadingJob): Promise<Answer<Uint8Array<ArrayBuffer>>> {
+  const answer = await answerOf(async () =>
+    packed(await (job.job === 'figures' ? figuresOf(job) : fileOf(job.bookId))),
+  );
   return answer.ok ? movedAlong(answer, answer.result.buffer) : answer;
 }
 
-const packed = (figuresOrNone: unknown): Uint8Array<ArrayBuffer> =>
-  Uint8Array.from(gzipSync(JSON.stringify(figuresOrNone), { level: constants.Z_BEST_SPEED }));
+async function fileOf(bookId: string): Promise<BookFile> {
+  const { rows } = await new SnapshotsService(await connected()).read(bookId);
+  return writeBookFile(bookRows(rows));
+}
+
+const packed = (told: unknown): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from(gzipSync(JSON.stringify(told), { level: constants.Z_BEST_SPEED }));
 
 async function figuresOf({ bookId, day, view, of }: FiguresJob): Promise<unknown> {
   const evaluation = await evaluationOf(bookId, day);
