@@ -8,6 +8,8 @@ import { SessionPool } from './accounts/session.js';
 import { BookEvents } from './book/book-events.service.js';
 import { BookQueue } from './book/book-queue.js';
 import { BooksController } from './book/books.controller.js';
+import { EventsController } from './book/events.controller.js';
+import { MembersController } from './book/members.controller.js';
 import { BooksService } from './book/books.service.js';
 import { ChangeService } from './book/change.service.js';
 import { FiguresController } from './book/figures.controller.js';
@@ -31,7 +33,15 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [TypeOrmModule.forRootAsync({ useFactory: () => dataSource(databaseUrl).options })],
-      controllers: [HealthController, AccountsController, BooksController, FiguresController, ExchangeRatesController],
+      controllers: [
+        HealthController,
+        AccountsController,
+        BooksController,
+        MembersController,
+        EventsController,
+        FiguresController,
+        ExchangeRatesController,
+      ],
       providers: [
         AccountsService,
         Limits,

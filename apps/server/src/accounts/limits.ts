@@ -30,7 +30,7 @@ const LIMITS = {
   /** Guests from one network. */
   guest: { points: 60, seconds: HOUR },
   /** Guests in all. */
-  guestAll: { points: 2_000, seconds: HOUR },
+  guestAll: { points: 300, seconds: HOUR },
 } as const satisfies Record<string, Limit>;
 
 type LimitName = keyof typeof LIMITS;

@@ -7,28 +7,22 @@ import {
   Header,
   HttpCode,
   Inject,
-  MessageEvent,
   Post,
-  Put,
   Query,
   Req,
   Res,
-  Sse,
   UseGuards,
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import type { Observable } from 'rxjs';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { TakesBytes, TakesSmallBody } from '../http/body.interceptor.js';
-import { BookId, MemberId } from '../http/book-id.js';
+import { BookId } from '../http/book-id.js';
 import { sendPacked } from '../http/send-packed.js';
 import { Workers } from '../work/workers.service.js';
-import { BookEvents } from './book-events.service.js';
 import { BooksService, type BookSummary } from './books.service.js';
 import { JournalService } from './journal.service.js';
-import { MembershipService, type Member } from './membership.service.js';
-import { MemberRequest } from './requests.js';
+import { MembershipService } from './membership.service.js';
 import { SnapshotsService } from './snapshots.service.js';
 import { sendWorkedOut } from './send-worked-out.js';
 import { WritingService } from './writing.service.js';
@@ -49,7 +43,6 @@ export class BooksController {
     @Inject(JournalService) private readonly journal: JournalService,
     @Inject(Workers) private readonly workers: Workers,
     @Inject(MembershipService) private readonly membership: MembershipService,
-    @Inject(BookEvents) private readonly events: BookEvents,
     @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
   ) {}
 
@@ -146,39 +139,5 @@ export class BooksController {
     if (since !== undefined) return this.journal.since(id, wholeNumber(since, 0), MOST_ENTRIES);
     if (own === 'true') return this.journal.ownLatest(id, personId, LATEST_ENTRIES);
     return this.journal.before(id, wholeNumber(before, 1_000_000_000), LATEST_ENTRIES);
-  }
-
-  @Sse('events')
-  @ApiOperation({
-    summary: 'Tells which revisions the books of the signed-in person have come to, at first and whenever one changes',
-  })
-  changed(@PersonId() personId: string, @Req() request: Request): Observable<MessageEvent> {
-    return this.events.listen(personId, request.sessionID);
-  }
-
-  @Get('books/:id/members')
-  @ApiOperation({ summary: 'The people of a book and their roles' })
-  async members(@BookId() id: string, @PersonId() personId: string): Promise<Member[]> {
-    await this.membership.require(id, personId);
-    return this.membership.list(id);
-  }
-
-  @Put('books/:id/members')
-  @TakesSmallBody()
-  @ApiOperation({ summary: 'Give a person a role in the book (owners)' })
-  async putMember(
-    @BookId() id: string,
-    @Body() member: MemberRequest,
-    @PersonId() personId: string,
-  ): Promise<Member[]> {
-    await this.membership.put(id, personId, member);
-    return this.membership.list(id);
-  }
-
-  @Delete('books/:id/members/:userId')
-  @ApiOperation({ summary: 'Take a person out of the book (owners; everybody may take out themselves)' })
-  async removeMember(@BookId() id: string, @MemberId() userId: string, @PersonId() personId: string) {
-    await this.membership.remove(id, personId, userId);
-    return { removed: true };
   }
 }
