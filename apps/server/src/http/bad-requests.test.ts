@@ -2,6 +2,7 @@ import { KIND_NAMES, newId, PROBLEMS, storedFields, type Kind, type Write } from
 import { quillfernPottery } from '@nuvar/book/demo';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import fc from 'fast-check';
+import { request } from 'node:http';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { badRequests } from '../testing/bad-requests.js';
 import { signUp, testServer, type Person } from '../testing/client.js';
@@ -95,6 +96,31 @@ describe('the server', () => {
     expect((user + system) / 1_000_000).toBeLessThan(5);
     expect((await post('/api/book-files', deep, owner.cookie)).status).toBe(413);
     expect((await post('/api/session', wide)).status).toBe(413);
+  });
+
+  it('holds only so many bodies at a time, and takes more when they are answered', async () => {
+    const headers = { 'content-type': 'application/json', cookie: owner.cookie };
+    const path = '/api/book-files';
+    // Three of 40 MB are more than it holds for one person; each says how long it is and then waits.
+    const waiting = Array.from({ length: 3 }, () => {
+      const outgoing = request(`${base}${path}`, {
+        method: 'POST',
+        headers: { ...headers, 'content-length': 40 * 1024 * 1024 },
+        agent: false,
+      });
+      const answered = new Promise<number>((done) => {
+        outgoing.on('response', ({ statusCode }) => done(statusCode ?? 0));
+        outgoing.on('error', () => done(0));
+      });
+      outgoing.write('{');
+      return { outgoing, answered };
+    });
+    expect(await Promise.race(waiting.map(({ answered }) => answered))).toBe(503);
+    await stranger.makeBook('Meanwhile');
+    waiting.forEach(({ outgoing }) => outgoing.destroy());
+    await expect
+      .poll(async () => (await send(base, { method: 'POST', path, headers, body: Buffer.from('{}') })).status)
+      .toBe(422);
   });
 
   it('takes an id for the same in capitals, and never two ids for one', async () => {

@@ -9,7 +9,8 @@ import {
 } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import express, { type Request, type Response } from 'express';
-import type { Observable } from 'rxjs';
+import { finalize, type Observable } from 'rxjs';
+import { networkOf } from '../accounts/network.js';
 import { readJson, SMALL } from './read-json.js';
 
 /** What a route takes in. */
@@ -25,6 +26,10 @@ const TAKEN = 'taken body';
 const KILOBYTE = 1024;
 const MEGABYTE = 1024 * KILOBYTE;
 
+/** Bodies that are under way, of one person and of all: who comes when there are more is asked to come again. */
+const MOST_OF_ONE = 96 * MEGABYTE;
+const MOST_OF_ALL = 256 * MEGABYTE;
+
 /** The route takes a small body: a few texts. */
 export const TakesSmallBody = () => SetMetadata<string, Taken>(TAKEN, { bytes: 32 * KILOBYTE, raw: false });
 
@@ -38,6 +43,9 @@ export const TakesBytes = (megabytes: number) =>
  */
 @Injectable()
 export class BodyInterceptor implements NestInterceptor {
+  /** Bytes of bodies of requests that are not answered yet, by who sent them. */
+  private readonly inUse = new Map<string, number>();
+
   constructor(@Inject(Reflector) private readonly reflector: Reflector) {}
 
   async intercept(context: ExecutionContext, next: CallHandler): Promise<Observable<unknown>> {
@@ -45,11 +53,30 @@ export class BodyInterceptor implements NestInterceptor {
     const http = context.switchToHttp();
     const request = http.getRequest<Request>();
     request.body = {};
-    if (taken !== undefined) {
+    if (taken === undefined) return next.handle();
+    const announced = Number(request.get('content-length') ?? taken.bytes);
+    const release = this.claim(request.session.userId ?? networkOf(request.ip), Math.min(taken.bytes, announced));
+    try {
       const bytes = await bytesOf(request, http.getResponse<Response>(), taken.bytes);
       request.body = taken.raw ? bytes : readJson(bytes, SMALL);
+    } catch (error) {
+      release();
+      throw error;
     }
-    return next.handle();
+    return next.handle().pipe(finalize(release));
+  }
+
+  /** Claims memory for a body, and gives how to give it back. Throws `busy` where too much of it is in use. */
+  private claim(who: string, bytes: number): () => void {
+    const own = this.inUse.get(who) ?? 0;
+    const all = [...this.inUse.values()].reduce((sum, each) => sum + each, 0);
+    if (own + bytes > MOST_OF_ONE || all + bytes > MOST_OF_ALL) throw new ProblemError([problem('busy')]);
+    this.inUse.set(who, own + bytes);
+    return () => {
+      const left = (this.inUse.get(who) ?? 0) - bytes;
+      if (left > 0) this.inUse.set(who, left);
+      else this.inUse.delete(who);
+    };
   }
 }
 

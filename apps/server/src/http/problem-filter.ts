@@ -36,4 +36,6 @@ export class ProblemFilter implements ExceptionFilter {
 
 /** Whoever had asked went away before the answer was through. */
 const isLeftEarly = (thrown: unknown) =>
-  thrown instanceof Error && 'code' in thrown && thrown.code === 'ERR_STREAM_PREMATURE_CLOSE';
+  thrown instanceof Error &&
+  (('code' in thrown && thrown.code === 'ERR_STREAM_PREMATURE_CLOSE') ||
+    ('type' in thrown && thrown.type === 'request.aborted'));
