@@ -18,7 +18,8 @@ export function keptOnMachine<Value>(
   idOf: (value: Value) => string,
 ): (personId: string, bookId: string) => KeptOnMachine<Value> {
   let opened: Promise<IDBPDatabase> | null = null;
-  const open = () => {
+  // Asynchronous, so that a browser without such databases is one that keeps nothing.
+  const open = async () => {
     opened ??= openDB(database, 1, { upgrade: (made) => void made.createObjectStore(table) });
     return opened;
   };

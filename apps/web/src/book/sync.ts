@@ -87,7 +87,10 @@ export const sync = {
   queued(change: Change): void {
     if (current === null) return;
     const connection = current;
-    void connection.outbox.put(change).then(() => work(connection));
+    void connection.outbox.put(change).then(() => {
+      // While the server is given a pause, an edit more is no reason to ask it again.
+      if (!isPausing(connection)) void work(connection);
+    });
   },
 
   /** The change at which the server fails is set aside with those that depend on it, and the others go on. */
@@ -276,8 +279,12 @@ function labelOfChange(change: Change): string {
   return applied.ok ? labelOf(model.rows, applied.writes) : 'An edit that belongs to another one';
 }
 
+/** The server is away or fails, and is asked again by itself in a moment. */
+const isPausing = ({ handle }: Connection) => ['away', 'failing'].includes(handle.getState().book.link);
+
 function wait(connection: Connection, link: Link): false {
   say(connection, link);
+  connection.again = false;
   if (link === 'away' || link === 'failing') connection.timer = setTimeout(() => void work(connection), RETRY_AFTER);
   return false;
 }
