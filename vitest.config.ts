@@ -17,7 +17,15 @@ export default defineConfig({
           fileParallelism: false,
         },
       },
-      { extends: true, test: { name: 'web', include: ['apps/web/src/**/*.test.{ts,tsx}'] } },
+      {
+        extends: true,
+        test: {
+          name: 'web',
+          include: ['apps/web/src/**/*.test.{ts,tsx}'],
+          // This one ships its source under the condition by which our own packages are found.
+          server: { deps: { inline: ['downshift', 'compute-scroll-into-view'] } },
+        },
+      },
     ],
   },
 });
