@@ -1,4 +1,4 @@
-import { KIND_NAMES, nameKey, UNIQUELY_NAMED } from '@nuvar/book';
+import { KIND_NAMES, nameKey, newId, UNIQUELY_NAMED } from '@nuvar/book';
 import { evaluate, VIEWS } from '@nuvar/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { DataSource } from 'typeorm';
@@ -28,6 +28,10 @@ beforeAll(async () => {
   made = await databaseOfItsOwn(BEFORE);
   const old = await dataSource(made.url).initialize();
   before = await countOf(old);
+  await old.query(
+    `INSERT INTO users (id, email, name, password_hash) VALUES ($1, 'Demo@quillfern.example', 'Demo', 'x')`,
+    [newId()],
+  );
   await old.destroy();
   await migrate(made.url);
   database = await dataSource(made.url).initialize();
@@ -58,6 +62,14 @@ describe('a database of before', () => {
     const sentences = ends.filter(({ code }) => code === 'same-name').map(({ sentence }) => sentence);
     expect(sentences).toHaveLength(3);
     expect(sentences.join(' ')).toContain('"Straßenschild" and "STRASSENSCHILD"');
+  });
+
+  it('keeps its people, of whom only the former demo person can no longer sign in', async () => {
+    const people = await database.query('SELECT name, kind, password_hash IS NULL AS locked FROM users ORDER BY name');
+    expect(people).toEqual([
+      { name: 'Demo', kind: 'person', locked: true },
+      { name: 'Robin Tester', kind: 'person', locked: false },
+    ]);
   });
 
   it('is brought up once, however many servers start at the same time', async () => {
