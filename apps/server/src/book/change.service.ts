@@ -111,9 +111,14 @@ async function carryOut(
   writes: readonly Write[],
   keys?: NameKeys,
 ): Promise<number> {
+  let told: string;
   try {
     await storeWrites(manager, bookId, writes, keys);
-    await manager.query('SET CONSTRAINTS ALL IMMEDIATE');
+    // While the database looks at the references of many rows, the text of the journal is made.
+    const held = manager.query('SET CONSTRAINTS ALL IMMEDIATE');
+    held.catch(() => undefined);
+    told = JSON.stringify(writes);
+    await held;
   } catch (error) {
     const problems = refusalOfStorage(error, writes);
     throw problems === null ? error : new ProblemError(problems);
@@ -121,7 +126,7 @@ async function carryOut(
   await manager.query(
     `INSERT INTO journal (book_id, revision, change_id, user_id, undoes, format, digest, writes)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [bookId, revision, change.id, userId, change.undoes ?? null, JOURNAL_FORMAT, digest, JSON.stringify(writes)],
+    [bookId, revision, change.id, userId, change.undoes ?? null, JOURNAL_FORMAT, digest, told],
   );
   await manager.query('UPDATE books SET revision = $2 WHERE id = $1', [bookId, revision]);
   await manager.query(`SELECT pg_notify('book_changed', $1)`, [`${bookId} ${revision}`]);
