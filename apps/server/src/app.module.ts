@@ -25,7 +25,7 @@ import { HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
 import { validation } from './http/validation.js';
 import { ExchangeRatesController } from './stand-ins/exchange-rates.controller.js';
-import { DATABASE_URL, Workers } from './work/workers.service.js';
+import { DATABASE_URL, Workers } from './threads/workers.service.js';
 
 @Module({})
 export class AppModule {

@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import { DemoService } from './demo/demo.service.js';
 import { makeServer } from './server.js';
-import { Workers } from './work/workers.service.js';
+import { Workers } from './threads/workers.service.js';
 
 const {
   DATABASE_URL,

@@ -62,7 +62,7 @@ export class AccountsController {
     // Who is there already, and presses twice, is the same guest.
     const present = await this.signedIn(request);
     if (present?.kind === 'guest') return this.answer(present);
-    return this.begin(request, await this.demo.welcome(networkOf(request.ip)));
+    return this.begin(request, await this.demo.newGuest(networkOf(request.ip)));
   }
 
   @Delete('session')

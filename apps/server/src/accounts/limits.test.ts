@@ -143,7 +143,7 @@ describe('guests', () => {
     await sql(`UPDATE users SET created_at = now() - interval '2 days' WHERE id = ANY($1::uuid[])`, [ids]);
     await sql(`UPDATE sessions SET expire = now() - interval '1 minute' WHERE sess ->> 'userId' = $1`, [ids[0]]);
     await sql(`DELETE FROM sessions WHERE sess ->> 'userId' = $1`, [ids[1]]);
-    await app.get(DemoService).seeOff();
+    await app.get(DemoService).removeExpired();
     const left: { id: string }[] = await sql(`SELECT id FROM users WHERE id = ANY($1::uuid[]) ORDER BY id`, [ids]);
     expect(left.map(({ id }) => id)).toEqual([ids[1], ids[2]].sort());
     const books = (await there.agent.get('/api/books').expect(200)).body as unknown[];

@@ -5,7 +5,7 @@ import { Client } from 'pg';
 import { Observable, type Subscriber } from 'rxjs';
 import { DataSource } from 'typeorm';
 import { log } from '../http/logger.js';
-import { DATABASE_URL } from '../work/workers.service.js';
+import { DATABASE_URL } from '../threads/workers.service.js';
 
 /** The revisions that books have come to, by the id of the book. */
 export interface Revisions {

@@ -19,7 +19,7 @@ import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { TakesBytes, TakesSmallBody } from '../http/body.interceptor.js';
 import { BookId } from '../http/book-id.js';
 import { sendPacked } from '../http/send-packed.js';
-import { Workers } from '../work/workers.service.js';
+import { Workers } from '../threads/workers.service.js';
 import { BooksService, type BookSummary } from './books.service.js';
 import { JournalService } from './journal.service.js';
 import { MembershipService } from './membership.service.js';

@@ -4,7 +4,7 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { BookId } from '../http/book-id.js';
-import { Workers } from '../work/workers.service.js';
+import { Workers } from '../threads/workers.service.js';
 import { MembershipService } from './membership.service.js';
 import { sendWorkedOut } from './send-worked-out.js';
 

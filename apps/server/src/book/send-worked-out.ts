@@ -1,8 +1,8 @@
 import { Readable } from 'node:stream';
 import type { Request, Response } from 'express';
 import { sendPacked } from '../http/send-packed.js';
-import type { ReadingJob } from '../work/jobs.js';
-import type { Workers } from '../work/workers.service.js';
+import type { ReadingJob } from '../threads/jobs.js';
+import type { Workers } from '../threads/workers.service.js';
 
 /** Sends what a thread has worked out of a book; where nobody waits for it any more, it is not worked out further. */
 export async function sendWorkedOut(

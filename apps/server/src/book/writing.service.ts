@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { OF_A_BOOK_FILE, OF_A_CHANGE, readJson } from '../http/read-json.js';
-import { Workers } from '../work/workers.service.js';
+import { Workers } from '../threads/workers.service.js';
 import { BookQueue } from './book-queue.js';
 import { BooksService } from './books.service.js';
 import { changeOf } from './change-of.js';

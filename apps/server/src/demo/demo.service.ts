@@ -28,7 +28,7 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
   ) {}
 
   /** Makes a guest with a demo book. Throws `demo-off`, or `too-many-tries` where too many have come. */
-  async welcome(network: string): Promise<User> {
+  async newGuest(network: string): Promise<User> {
     if (!this.isOn) throw new ProblemError([problem('demo-off')]);
     await this.limits.countGuest(network);
     const guest = await this.accounts.makeGuest();
@@ -37,10 +37,12 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
   }
 
   onApplicationBootstrap(): void {
-    const seeOff = () =>
-      void this.seeOff().catch((error: unknown) => log.warn({ error: String(error) }, 'guests were not seen off'));
-    seeOff();
-    this.timer = setInterval(seeOff, EVERY_HOUR).unref();
+    const remove = () =>
+      void this.removeExpired().catch((error: unknown) =>
+        log.warn({ error: String(error) }, 'expired guests were not removed'),
+      );
+    remove();
+    this.timer = setInterval(remove, EVERY_HOUR).unref();
   }
 
   onApplicationShutdown(): void {
@@ -48,7 +50,7 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
   }
 
   /** Removes the guests whose last session has run out, with their books. */
-  async seeOff(): Promise<void> {
+  async removeExpired(): Promise<void> {
     await this.database.transaction(async (manager) => {
       const gone: { id: string }[] = await manager.query(
         `SELECT id FROM users WHERE kind = 'guest' AND created_at < now() - interval '1 hour' AND NOT EXISTS

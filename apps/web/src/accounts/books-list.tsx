@@ -35,8 +35,8 @@ export function BooksList() {
       <h2 className="screen-title">Your books</h2>
       {session?.user?.isGuest && (
         <p className="text-soft">
-          You are a guest: your books go a day after you were last here, or when you leave the demo. Make an account to
-          keep them.
+          You are a guest: your books are deleted a day after your last visit, or when you leave the demo. Make an
+          account to keep them.
         </p>
       )}
       {error !== undefined && books === undefined && (

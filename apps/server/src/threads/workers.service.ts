@@ -100,5 +100,5 @@ const handingOver = ({ buffer, byteLength }: Uint8Array): RunOptions =>
 /** The built file of a worker: threads run what was built, also where this file itself is run from its source. */
 function fileOf(name: string): string {
   const isSource = import.meta.url.endsWith('.ts');
-  return new URL(isSource ? `../../dist/work/${name}.js` : `./${name}.js`, import.meta.url).href;
+  return new URL(isSource ? `../../dist/threads/${name}.js` : `./${name}.js`, import.meta.url).href;
 }

@@ -3,7 +3,7 @@ import { constants, gzipSync } from 'node:zlib';
 import { bookRows, problem, ProblemError, writeBookFile, type BookFile } from '@nuvar/book';
 import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
 import { SnapshotsService } from '../book/snapshots.service.js';
-import { answerOf, movedAlong, type Answer } from './answer.js';
+import { answerOf, handedOver, type Answer } from './answer.js';
 import { connection } from './connection.js';
 import type { FiguresJob, ReadingJob } from './jobs.js';
 
@@ -20,7 +20,7 @@ export default async function read(job: ReadingJob): Promise<Answer<Uint8Array<A
   const answer = await answerOf(async () =>
     packed(await (job.job === 'figures' ? figuresOf(job) : fileOf(job.bookId))),
   );
-  return answer.ok ? movedAlong(answer, answer.result.buffer) : answer;
+  return answer.ok ? handedOver(answer, answer.result.buffer) : answer;
 }
 
 async function fileOf(bookId: string): Promise<BookFile> {

@@ -20,7 +20,7 @@ export async function answerOf<Result>(work: () => Promise<Result>): Promise<Ans
 }
 
 /** The answer with bytes that are handed over to the thread that asked, and gone from this one. */
-export function movedAlong<Whole extends object>(answer: Whole, bytes: ArrayBuffer): Whole {
+export function handedOver<Whole extends object>(answer: Whole, bytes: ArrayBuffer): Whole {
   return move({ [transferableSymbol]: bytes, [valueSymbol]: answer } as never) as unknown as Whole;
 }
 
