@@ -95,7 +95,7 @@ module.exports = {
     exclude: { path: '(^|/)dist/' },
     enhancedResolveOptions: {
       exportsFields: ['exports'],
-      conditionNames: ['source', 'import', 'default'],
+      conditionNames: ['nuvar-source', 'import', 'default'],
       extensions: ['.ts', '.tsx', '.js'],
     },
   },

@@ -1,8 +1,8 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  resolve: { conditions: ['source'] },
-  ssr: { resolve: { conditions: ['source'] } },
+  resolve: { conditions: ['nuvar-source'] },
+  ssr: { resolve: { conditions: ['nuvar-source'] } },
   test: {
     projects: [
       { extends: true, test: { name: 'book', include: ['packages/book/src/**/*.test.ts'] } },
@@ -19,12 +19,7 @@ export default defineConfig({
       },
       {
         extends: true,
-        test: {
-          name: 'web',
-          include: ['apps/web/src/**/*.test.{ts,tsx}'],
-          // This one ships its source under the condition by which our own packages are found.
-          server: { deps: { inline: ['downshift', 'compute-scroll-into-view'] } },
-        },
+        test: { name: 'web', include: ['apps/web/src/**/*.test.{ts,tsx}'] },
       },
     ],
   },

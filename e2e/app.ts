@@ -5,11 +5,12 @@ export const baseUrl = () => process.env.NUVAR_URL ?? '';
 
 let people = 0;
 
-/** Signs up somebody who was not there before, and makes a book of that name. */
+/** Signs up somebody who was not there before, and makes a book of that name, in a country of its own where one is given. */
 export async function newPersonWithBook(
   page: Page,
   book: string,
   url = baseUrl(),
+  country?: string,
 ): Promise<{ email: string; password: string }> {
   people += 1;
   const person = {
@@ -21,8 +22,8 @@ export async function newPersonWithBook(
   await page.getByLabel('Your name').fill('Robin Tester');
   await page.getByLabel('E-mail address').fill(person.email);
   await page.getByLabel('Password').fill(person.password);
-  await page.getByRole('button', { name: 'Make the account' }).click();
-  await makeBook(page, book);
+  await page.getByRole('button', { name: 'Create account' }).click();
+  await makeBook(page, book, country);
   return person;
 }
 
@@ -32,12 +33,13 @@ export async function openCopyOfDemo(page: Page): Promise<void> {
   const made = await page.request.post(`${baseUrl()}/api/book-files`, { data: quillfernPottery() });
   const { id } = (await made.json()) as { id: string };
   await page.goto(`${baseUrl()}/books/${id}`);
-  await expect(page.getByRole('heading', { name: 'Which products earn' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Which products earn most' })).toBeVisible();
 }
 
-export async function makeBook(page: Page, name: string): Promise<void> {
+export async function makeBook(page: Page, name: string, country?: string): Promise<void> {
   await page.getByLabel('Name of the business').fill(name);
-  await page.getByRole('button', { name: 'Make the book' }).click();
+  if (country !== undefined) await page.getByLabel('Country').selectOption(country);
+  await page.getByRole('button', { name: 'Create book' }).click();
   await expect(page.getByRole('link', { name, exact: true })).toBeVisible();
 }
 
@@ -48,7 +50,7 @@ export async function openDemo(page: Page, url = baseUrl()): Promise<void> {
     .getByRole('link', { name: /Quillfern Pottery/ })
     .first()
     .click();
-  await expect(page.getByRole('heading', { name: 'Which products earn' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Which products earn most' })).toBeVisible();
 }
 
 export const goTo = (page: Page, area: string) =>

@@ -17,7 +17,7 @@ test('a block pasted from a spreadsheet is previewed, taken in as one change, an
   });
   const dialog = page.getByRole('dialog', { name: 'Paste 3 rows' });
   await expect(dialog).toContainText('"many" is not a number that can be read');
-  await dialog.getByRole('button', { name: 'Take in 2 rows, leave out 1' }).click();
+  await dialog.getByRole('button', { name: 'Paste 2 rows, leave out 1' }).click();
   await expect(cell(page, 'Price, EUR', 'Rye flour')).toHaveValue('31.50');
   await expect(page.getByRole('button', { name: '1.2600' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -39,14 +39,14 @@ test('what is wrong is said at its field, and nothing of it is stored', async ({
     await field.press('Escape');
     await expect(field).toHaveValue(before);
   };
-  await refuse('Comes out good', '0', 'Yield must be more than 0.');
-  await refuse('Comes out good', '105', 'The yield of pieces cannot be over 100 %');
-  await refuse('One batch starts', '-3', 'Batch size must be more than 0.');
-  await refuse('One batch starts', 'a few', 'is not a number that can be read');
-  await product.getByRole('link', { name: 'About it' }).click();
+  await refuse('Yield', '0', 'Yield must be more than 0.');
+  await refuse('Yield', '105', 'The yield of counted pieces cannot be over 100 %');
+  await refuse('Batch size', '-3', 'Batch size must be more than 0.');
+  await refuse('Batch size', 'a few', 'is not a number that can be read');
+  await product.getByRole('link', { name: 'Details' }).click();
   await refuse('Name', ' ', 'Name cannot be empty.');
   await refuse('GTIN', '2000000000016', 'this one does not fit');
-  await product.getByRole('link', { name: 'What goes into it' }).click();
+  await product.getByRole('link', { name: 'Recipe' }).click();
   await type(page, 'Product', 'new row', 'cup');
   await expect(page.getByRole('alert').filter({ hasText: 'There is already a product called "cup".' })).toBeVisible();
   await cell(page, 'Product', 'new row').press('Escape');
@@ -68,23 +68,27 @@ test('what is wrong is said at its field, and nothing of it is stored', async ({
 test('every grid goes out as CSV, and a book goes out as a file and comes in again', async ({ page }) => {
   await openDemo(page);
   await goTo(page, 'Buy');
-  await page.getByText('Export', { exact: true }).first().click();
+  await page.getByRole('button', { name: 'More: Materials' }).click();
+  await page.getByRole('button', { name: 'Export as CSV' }).click();
+  await expect(page.getByRole('radio', { name: /^As in Ireland, English 1234.50/ })).toBeChecked();
   const [csv] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'CSV file' }).click(),
+    page.getByRole('button', { name: 'Export', exact: true }).click(),
   ]);
   const lines = readFileSync(await csv.path(), 'utf8').split('\r\n');
   expect(lines[0]).toContain('Material,Kind,Supplier');
-  expect(lines[1]).toMatch(/^White stoneware clay,ingredient,Harrowmere Clays,12.5,kg,13.75,kg,1.1,clay,/);
+  expect(lines[1]).toMatch(
+    /^White stoneware clay,ingredient,Harrowmere Clays,12.5,kg,13.75,EUR,kg,1.1000,EUR per kg,clay,/,
+  );
 
   await page.getByRole('link', { name: 'Quillfern Pottery' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Save the book file' }).click(),
+    page.getByRole('link', { name: 'Download the book file' }).click(),
   ]);
   await page.goto(new URL('/books', page.url()).href);
   await page.getByLabel('Book file').setInputFiles(await file.path());
-  await expect(page.getByRole('heading', { name: 'Which products earn' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Which products earn most' })).toBeVisible();
   const mug = page.getByRole('row', { name: /Everyday mug/ });
   await expect(mug).toContainText('1,848.57');
 

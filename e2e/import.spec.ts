@@ -24,21 +24,21 @@ test('a messy price list goes from its file to new unit costs, and back by one u
   const [before = ''] = /\d+\.\d\d/.exec(await cost().innerText()) ?? [];
 
   await goTo(page, 'Buy');
-  await page.getByRole('link', { name: 'Take in a price list' }).click();
+  await page.getByRole('link', { name: 'Import a price list' }).click();
   await page.setInputFiles('input[type=file]', {
     name: 'harrowmere.csv',
     mimeType: 'text/csv',
     // Windows-1252 has the euro sign where Latin-1 has none.
     buffer: Buffer.from(LIST.replaceAll('€', '\u0080'), 'latin1'),
   });
-  const read = region(page, 'What was read');
+  const read = region(page, 'Preview');
   await read.getByLabel('Supplier').fill('Harrowmere Clays');
   await expect(read.getByRole('button', { name: '3 not understood' })).toBeVisible();
   const line = (number: number) =>
     read.getByRole('row').filter({ has: page.getByRole('rowheader', { name: String(number), exact: true }) });
   await expect(line(5)).toContainText('new price of White stoneware clay +14.62 %');
   await expect(line(10)).toContainText('it has no price');
-  await expect(line(11)).toContainText('it stands in line 8 already');
+  await expect(line(11)).toContainText('it is the same as line 8');
 
   // The misspelt name is offered the material that is meant, best first; the sack is said once.
   await expect(line(6)).toContainText('new material');
@@ -48,8 +48,8 @@ test('a messy price list goes from its file to new unit costs, and back by one u
   );
   await read.getByLabel('"sack" is').selectOption('kg');
   await expect(read.getByRole('button', { name: '2 not understood' })).toBeVisible();
-  await read.getByRole('button', { name: 'Take in 4 prices, leave out 2' }).click();
-  await expect(page.getByText('4 prices taken in from harrowmere.csv. One undo takes them all back.')).toBeVisible();
+  await read.getByRole('button', { name: 'Import 4 prices, leave out 2' }).click();
+  await expect(page.getByText('4 prices imported from harrowmere.csv. One undo removes them all.')).toBeVisible();
   await saved(page);
 
   await goTo(page, 'Make');
@@ -61,12 +61,12 @@ test('a messy price list goes from its file to new unit costs, and back by one u
 test('what is no list is refused in words, and nothing is taken in', async ({ page }) => {
   await openCopyOfDemo(page);
   await goTo(page, 'Buy');
-  await page.getByRole('link', { name: 'Take in a price list' }).click();
+  await page.getByRole('link', { name: 'Import a price list' }).click();
   const refuse = async (name: string, buffer: Buffer, sentence: string) => {
     await page.setInputFiles('input[type=file]', { name, mimeType: 'application/octet-stream', buffer });
     await expect(page.getByRole('alert').filter({ hasText: sentence })).toBeVisible();
   };
-  await refuse('huge.csv', Buffer.alloc(21 * 1024 * 1024, 'a,1\n'), 'at most 20 MB are opened. Nothing was taken in.');
+  await refuse('huge.csv', Buffer.alloc(21 * 1024 * 1024, 'a,1\n'), 'at most 20 MB are opened. Nothing was imported.');
   await refuse(
     'x.xml',
     Buffer.from('<?xml version="1.0"?><!DOCTYPE a [<!ENTITY b "c">]><Invoice/>'),
@@ -79,16 +79,16 @@ test('what is no list is refused in words, and nothing is taken in', async ({ pa
     mimeType: 'text/csv',
     buffer: Buffer.from(`Name;Pack;Price\n${long}`),
   });
-  await page.getByRole('button', { name: 'Take in 50000 prices' }).click();
+  await page.getByRole('button', { name: 'Import 50,000 prices' }).click();
   await expect(
-    page.getByRole('alert').filter({ hasText: 'at most 20000 are taken in at once. Split the list.' }),
+    page.getByRole('alert').filter({ hasText: 'at most 20,000 can be imported at once. Split the list.' }),
   ).toBeVisible();
 });
 
 test('a file that is being read can be stopped, and then nothing of it comes', async ({ page }) => {
   await openCopyOfDemo(page);
   await goTo(page, 'Buy');
-  await page.getByRole('link', { name: 'Take in a price list' }).click();
+  await page.getByRole('link', { name: 'Import a price list' }).click();
   let goOn: () => void = () => undefined;
   const held = new Promise<void>((done) => (goOn = done));
   await page.route('**/read.worker-*.js', async (route) => {
@@ -100,8 +100,8 @@ test('a file that is being read can be stopped, and then nothing of it comes', a
   await expect(page.getByRole('progressbar', { name: 'Reading list.csv' })).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
   goOn();
-  await expect(page.getByText('list.csv is being read')).toBeHidden();
-  await expect(page.getByRole('button', { name: /^Take in/ })).toBeHidden();
+  await expect(page.getByText('Reading list.csv')).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Import \d/ })).toBeHidden();
   await page.setInputFiles('input[type=file]', list);
-  await expect(page.getByRole('button', { name: 'Take in 1 price' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Import 1 price' })).toBeVisible();
 });

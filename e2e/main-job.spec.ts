@@ -31,23 +31,23 @@ test('a new user gets from pack prices to a selling price and its break-even, an
   await goTo(page, 'Make');
   await type(page, 'Product', 'new row', 'Shortbread');
   const product = region(page, 'Shortbread');
-  await expect(product.getByText('nothing is said yet about what goes into Shortbread').first()).toBeVisible();
-  await product.getByLabel('One batch starts').fill('20');
+  await expect(product.getByText('Shortbread has no materials, labour or other costs yet').first()).toBeVisible();
+  await product.getByLabel('Batch size', { exact: true }).fill('20');
   await product.getByLabel('Planned sales').fill('100');
   for (const [item, quantity] of [
-    ['Flour', '300 g'],
-    ['Butter', '150 g'],
-    ['Box', '1'],
+    ['Flour', '6 kg'],
+    ['Butter', '3 kg'],
+    ['Box', '20'],
   ] as const) {
     await cell(page, 'Material or component', 'new row').fill(item);
     await cell(page, 'Material or component', 'new row').press('Enter');
     await type(page, 'Quantity', item, quantity);
   }
   await type(page, 'Step', 'new row', 'Mix and bake');
-  await cell(page, 'Done by', 'Mix and bake').fill('Baker');
-  await cell(page, 'Done by', 'Mix and bake').press('Enter');
+  await cell(page, 'Labour grade', 'Mix and bake').fill('Baker');
+  await cell(page, 'Labour grade', 'Mix and bake').press('Enter');
   await type(page, 'Time', 'Mix and bake', '1 h');
-  await cell(page, 'Stated as', 'Mix and bake').selectOption('min a batch');
+  await cell(page, 'Time basis', 'Mix and bake').selectOption('min a batch');
   await expect(product.getByText('no wage yet for Baker').first()).toBeVisible();
 
   await page.getByRole('link', { name: 'Labour grades' }).click();
@@ -55,7 +55,7 @@ test('a new user gets from pack prices to a selling price and its break-even, an
   await goTo(page, 'Run');
   await type(page, 'Running cost', 'new row', 'Rent');
   await type(page, 'Amount, EUR', 'Rent', '600');
-  await expect(region(page, 'How it is shared out').getByText('120.0000')).toBeVisible();
+  await expect(region(page, 'How overheads are shared').getByText('120.00').first()).toBeVisible();
 
   await goTo(page, 'Make');
   const card = region(page, 'Cost card');
@@ -70,12 +70,12 @@ test('a new user gets from pack prices to a selling price and its break-even, an
 
   await page.getByRole('link', { name: 'Its break-even' }).click();
   await type(page, 'Price, EUR', 'new row', '9.50');
-  await expect(page.getByRole('button', { name: '84', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: '84', exact: true }).first()).toBeVisible();
   await expect(page.getByText(/covered soonest at 9\.50 EUR/)).toBeVisible();
   await saved(page);
 
   await page.reload();
-  await expect(page.getByRole('button', { name: '84', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: '84', exact: true }).first()).toBeVisible();
   await goTo(page, 'Overview');
   await expect(page.getByRole('button', { name: '1.21' })).toBeVisible();
 });

@@ -10,14 +10,14 @@ test('a suggested price follows the cost, and the set price changes only when it
   await expect(suggested).toContainText('85.00');
   await expect(detail.getByLabel('Price', { exact: true })).toHaveValue('74.00');
 
-  await detail.getByLabel('Wanted markup').fill('50');
-  await detail.getByLabel('Wanted markup').press('Enter');
+  await detail.getByLabel('Target markup').fill('50');
+  await detail.getByLabel('Target markup').press('Enter');
   await expect(suggested).not.toContainText('85.00');
   await expect(detail.getByLabel('Price', { exact: true })).toHaveValue('74.00');
   await detail.getByRole('button', { name: 'Set this price' }).click();
-  await expect(suggested).toContainText('It is set.');
+  await expect(suggested).toContainText('This price is set.');
   await expect(detail.getByLabel('Price', { exact: true })).toHaveValue(/^1\d\d\.00$/);
-  await expect(detail.getByRole('row', { name: /On top of full cost/ })).toContainText(/(49|50)\.\d%/);
+  await expect(detail.getByRole('row', { name: /^Markup/ })).toContainText(/(49|50)\.\d%/);
 });
 
 test('a discount and a price are tried together, dropped with Esc, and kept as one change', async ({ page }) => {
@@ -31,7 +31,7 @@ test('a discount and a price are tried together, dropped with Esc, and kept as o
   await detail.getByLabel('Try a discount').fill('10');
   await detail.getByLabel('Try a discount').press('Enter');
   await expect(left()).toContainText('17.55');
-  await expect(detail.getByRole('row', { name: /earn as much as without the discount/ })).toBeVisible();
+  await expect(detail.getByRole('row', { name: /earn the same as without the discount/ })).toBeVisible();
   await page.getByRole('slider', { name: 'Price, to be tried' }).press('PageUp');
   await expect(left()).toContainText('18.45');
   await page.keyboard.press('Escape');
@@ -39,8 +39,8 @@ test('a discount and a price are tried together, dropped with Esc, and kept as o
 
   await detail.getByLabel('Try a discount').fill('10');
   await detail.getByLabel('Try a discount').press('Enter');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('Only tried:')).toBeHidden();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Trial:')).toBeHidden();
   await expect(left()).toContainText('17.55');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(left()).toContainText('19.50');
@@ -51,13 +51,13 @@ test('break-even stands against the whole fixed cost or the share, and says in w
 }) => {
   await openCopyOfDemo(page);
   await goTo(page, 'Plan');
-  const row = page.getByRole('row').filter({ has: cell(page, 'Price, EUR', 'candidate price 19.50') });
+  const row = page.getByRole('row').filter({ has: cell(page, 'Price, EUR', 'price 19.50') });
   await expect(row).toContainText('275');
-  await page.getByLabel('the share of the running costs that it carries').click();
+  await page.getByLabel('its own share of the running costs').click();
   await expect(page).toHaveURL(/against=share/);
   await expect(row).not.toContainText('275');
   await type(page, 'Price, EUR', 'new row', '5');
-  const losing = page.getByRole('row').filter({ has: cell(page, 'Price, EUR', 'candidate price 5') });
+  const losing = page.getByRole('row').filter({ has: cell(page, 'Price, EUR', 'price 5') });
   await expect(
     losing.getByRole('button', { name: /never breaks even: each sale loses 3\.\d\d EUR/ }).first(),
   ).toBeVisible();

@@ -13,9 +13,7 @@ test('edits made while the server is stopped arrive when it is back, also after 
     await server.stop();
     await type(page, 'Pack', 'Wool', '2 kg');
     await type(page, 'Price, EUR', 'Wool', '36');
-    await expect(
-      page.getByText(/The server does not answer\. You can go on working\. \d edits are kept/),
-    ).toBeVisible();
+    await expect(page.getByText(/The server does not answer\. You can keep working\. \d edits are kept/)).toBeVisible();
     await expect(page.getByRole('button', { name: '18.0000' }).first()).toBeVisible();
     await server.start();
     await saved(page);

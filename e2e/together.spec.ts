@@ -10,7 +10,7 @@ async function secondPerson(browser: Browser, book: string): Promise<{ page: Pag
 
 async function takeIn(page: Page, email: string, role: string): Promise<void> {
   await page.goto(`${page.url().split('/').slice(0, 5).join('/')}/settings`);
-  await page.getByLabel('E-mail address of an account').fill(email);
+  await page.getByLabel('E-mail address').fill(email);
   await page.locator('select[name=role]').selectOption(role);
   await page.getByRole('button', { name: 'Add' }).click();
   await expect(page.getByText(email)).toBeVisible();
@@ -45,10 +45,10 @@ test('two people see each other edit; where both changed one field, the later on
   await type(page, 'Price, EUR', 'Jam', '12');
   await saved(page);
   letGo();
-  const dialog = other.page.getByRole('dialog', { name: 'Somebody else was faster' });
+  const dialog = other.page.getByRole('dialog', { name: 'Changed by somebody else' });
   await expect(dialog).toContainText('Theirs: 12');
   await dialog.getByLabel('Yours: 13').check();
-  await dialog.getByRole('button', { name: 'Go on with this' }).click();
+  await dialog.getByRole('button', { name: 'Save my choice' }).click();
   await expect(cell(page, 'Price, EUR', 'Jam')).toHaveValue('13');
   await saved(other.page);
 });
@@ -64,7 +64,7 @@ test('a reader looks but cannot edit, and a book that is not yours does not exis
   const address = page.url();
   const other = await secondPerson(browser, 'Elsewhere');
   await other.page.goto(address);
-  await expect(other.page.getByRole('heading', { name: 'There is no such book for you' })).toBeVisible();
+  await expect(other.page.getByRole('heading', { name: 'Book not found' })).toBeVisible();
 
   await takeIn(page, other.email, 'reader');
   await other.page.goto(address);

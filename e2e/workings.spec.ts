@@ -9,6 +9,8 @@ test('a price opens down to the pack price, which is changed right there and tak
   await goTo(page, 'Sell');
   const legend = page.getByRole('list', { name: 'Parts of a price' });
   await page.getByRole('link', { name: 'Breakfast bowl', exact: true }).click();
+  // The price shown before is that of another product.
+  await expect(region(page, 'Breakfast bowl')).toBeVisible();
   const before = await legend.getByRole('listitem').filter({ hasText: 'Materials' }).getByRole('button').innerText();
   await page
     .getByRole('table')
@@ -43,7 +45,7 @@ test('a price opens down to the pack price, which is changed right there and tak
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(legend.getByRole('listitem').filter({ hasText: 'Materials' }).getByRole('button')).toHaveText(before);
   await expect(
-    page.getByText(/Taken back: Speckled stoneware clay \(supplier price\): pack price 17\.90 → 35\.80/),
+    page.getByText(/Undone: Speckled stoneware clay \(supplier price\): pack price 17\.90 → 35\.80/),
   ).toBeVisible();
 });
 
@@ -78,7 +80,7 @@ test('what is missing is said in words, half a cost is shown as half, and the lo
     .click();
   const end = page.getByRole('listitem').filter({ hasText: 'No price yet for Cobalt oxide' });
   await expect(end).toContainText('Cobalt side plate');
-  await end.getByRole('link', { name: 'Settle it' }).click();
+  await end.getByRole('link', { name: 'Fix' }).click();
   await expect(cell(page, 'Price, EUR', 'Cobalt oxide')).toBeFocused();
 
   await goTo(page, 'Make');
@@ -96,15 +98,15 @@ test('a missing way between two units is stated once, in the field that the gap 
   await goTo(page, 'Make');
   await page.locator('input[value="Cobalt side plate"]').first().click();
   const gap = page.getByRole('listitem').filter({ hasText: 'Paper tape is bought by the piece and costed by the m' });
-  await gap.getByRole('link', { name: 'Settle it' }).click();
-  await expect(cell(page, 'are', 'new row')).toBeFocused();
+  await gap.getByRole('link', { name: 'Fix' }).click();
+  await expect(cell(page, 'equals', 'new row')).toBeFocused();
   // Six rolls for 19.20 are 3.20 a roll; of 50 m each: 0.064 a metre.
   await page.keyboard.type('50 m');
   await page.keyboard.press('Enter');
   await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0640' }).first()).toBeVisible();
   await expect(region(page, 'Paper tape').getByRole('row', { name: /EUR per piece/ })).toContainText('3.2000');
-  await cell(page, 'are', 'conversion of piece').fill('40');
-  await cell(page, 'are', 'conversion of piece').press('Enter');
+  await cell(page, 'equals', 'conversion of piece').fill('40');
+  await cell(page, 'equals', 'conversion of piece').press('Enter');
   await expect(region(page, 'Paper tape').getByRole('button', { name: '0.0800' }).first()).toBeVisible();
 });
 
@@ -128,8 +130,8 @@ test('what is bought in one kind of unit and used in another asks for the one fa
   await goTo(page, 'Make');
   await cell(page, 'Product', 'Scent blend').click();
   const gap = page.getByRole('listitem').filter({ hasText: 'Cedar oil is bought by the ml and costed by the kg' });
-  await gap.getByRole('link', { name: 'Settle it' }).click();
-  await expect(cell(page, 'are', 'new row')).toBeFocused();
+  await gap.getByRole('link', { name: 'Fix' }).click();
+  await expect(cell(page, 'equals', 'new row')).toBeFocused();
   // 500 ml at 0.92 g each are 0.46 kg: 36.50 / 0.46 = 79.3478.
   await page.keyboard.type('0.92 g');
   await page.keyboard.press('Enter');
@@ -145,11 +147,11 @@ test('another price is a price of today, the old one stays, and the material is 
   await cell(page, 'Price, EUR', 'Talc').press('Enter');
   await cell(page, 'Material', 'Talc').click();
   const detail = region(page, 'Talc');
-  await expect(detail.getByLabel('Price, price from 2025-08-20')).toHaveValue('14.20');
+  await expect(detail.getByLabel('Price, EUR, price from 20/08/2025')).toHaveValue('14.20');
   await expect(detail.getByRole('paragraph').filter({ hasText: 'EUR per kg' })).toContainText('0.9000');
-  await detail.getByLabel('Planned at the').selectOption('highest');
-  await detail.getByLabel('Of the last months').fill('24');
-  await detail.getByLabel('Of the last months').press('Enter');
+  await detail.getByLabel('Planning basis').selectOption('highest');
+  await detail.getByLabel('Months looked at').fill('24');
+  await detail.getByLabel('Months looked at').press('Enter');
   await expect(detail.getByRole('paragraph').filter({ hasText: 'EUR per kg' })).toContainText('1.4200');
   await detail.getByLabel('Buffer').fill('10');
   await detail.getByLabel('Buffer').press('Enter');

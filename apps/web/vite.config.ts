@@ -4,7 +4,7 @@ import { defaultClientConditions, defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  resolve: { conditions: ['source', ...defaultClientConditions] },
+  resolve: { conditions: ['nuvar-source', ...defaultClientConditions] },
   worker: { format: 'es' },
   build: { target: 'es2023', sourcemap: false },
   server: { proxy: { '/api': 'http://127.0.0.1:4820' } },

@@ -2,12 +2,15 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { rowsOfColumns } from '@nuvar/book';
+import { newId, rowsOfColumns } from '@nuvar/book';
 import { chromium } from '@playwright/test';
 import { ROOT } from '../setup/paths.mjs';
 import { median } from './measure.mjs';
 
 const EDITS = 15;
+const LONG_LIST = 5000;
+/** Pixels of one event of the wheel, of which there are sixty a second: three notches at once. */
+const WHEEL = 360;
 
 /** The built application in Debian's Chromium: first load, opening the bench book, and edits that ripple. */
 export async function benchBrowser(server, id, cookie) {
@@ -26,11 +29,19 @@ export async function benchBrowser(server, id, cookie) {
   await page.waitForTimeout(5000);
   const price = await median(EDITS, () => taken(page));
   const quantity = await median(EDITS, (run) => rippled(page, run));
+  const list = await longList(server, id, cookie);
+  const scrolling = await scrolled(page, `${server}/books/${list}/buy`);
   await browser.close();
   return [
     ['opening the bench book in the browser, to first figures (median of 5)', opening, '2,500 ms'],
     [`one material's price changes: seen on the product screen (median of ${EDITS})`, price, '100 ms'],
     [`one quantity changes: seen on the product screen (median of ${EDITS})`, quantity, '100 ms'],
+    [
+      `${LONG_LIST.toLocaleString('en')} materials under a fast wheel: 95 % of frames are shorter than`,
+      scrolling.p95,
+      '34 ms',
+    ],
+    ['the same: rows in sight whose figure is not there yet', scrolling.missing, '', '%'],
     [`script before the first screen, gzipped (${scripts.files} files)`, scripts.kilobytes, '250 kB', 'kB'],
   ];
 }
@@ -40,7 +51,7 @@ async function open(page, address) {
   await page.goto('about:blank');
   await page.goto(address, { waitUntil: 'commit' });
   const there = await page.waitForFunction(() => {
-    const figure = document.querySelector('.product-card .lead-figure .figure');
+    const figure = document.querySelector('section[aria-label="Cost card"] .figure');
     return /\d/.test(figure?.textContent ?? '') && performance.now();
   });
   return there.jsonValue();
@@ -69,7 +80,7 @@ async function withDearerMaterials(server, id, cookie) {
 /** Takes a change of a price back by its keys and waits, inside the page, until the cost card shows another figure. */
 function taken(page) {
   return page.evaluate(async () => {
-    const figure = () => document.querySelector('.product-card .lead-figure .figure')?.textContent;
+    const figure = () => document.querySelector('section[aria-label="Cost card"] .figure')?.textContent;
     const before = figure();
     const begun = performance.now();
     document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', ctrlKey: true, bubbles: true }));
@@ -82,7 +93,7 @@ function taken(page) {
 function rippled(page, run) {
   return page.evaluate(
     async (quantity) => {
-      const figure = () => document.querySelector('.product-card .lead-figure .figure')?.textContent;
+      const figure = () => document.querySelector('section[aria-label="Cost card"] .figure')?.textContent;
       const input = document.querySelector('[data-column="quantity"] input');
       const before = figure();
       input.focus();
@@ -95,6 +106,66 @@ function rippled(page, run) {
     },
     1000 + run * 500,
   );
+}
+
+/** A book of nothing but many materials, each with a price; returns its id. */
+async function longList(server, id, cookie) {
+  const file = await (await fetch(`${server}/api/books/${id}/file`, { headers: { cookie } })).json();
+  const [material] = file.rows.material;
+  const price = file.rows.supplierPrice.find(({ materialId }) => materialId === material.id);
+  const ids = Array.from({ length: LONG_LIST }, () => newId());
+  const rows = {
+    settings: file.rows.settings,
+    supplier: file.rows.supplier,
+    material: ids.map((each, at) => ({ ...material, id: each, name: `Material ${at}`, code: '' })),
+    supplierPrice: ids.map((each, at) => ({ ...price, id: newId(), materialId: each, price: `${1 + (at % 90)}.50` })),
+  };
+  const answer = await fetch(`${server}/api/book-files`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', cookie },
+    body: JSON.stringify({ ...file, rows }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+  return (await answer.json()).id;
+}
+
+/**
+ * Turns the wheel fast over a long list, down and back up, and counts inside the page how long frames take and in how
+ * many rows the figure is missing.
+ */
+async function scrolled(page, address) {
+  await page.goto(address);
+  await page.waitForFunction(() => /\d/.test(document.querySelector('tbody .figure')?.textContent ?? ''));
+  await page.waitForTimeout(3000);
+  await page.evaluate(() => {
+    const seen = { times: [], rows: 0, missing: 0, isOver: false };
+    const top = document.querySelector('[data-grid]').parentElement.getBoundingClientRect().top + 40;
+    let before = performance.now();
+    const look = (now) => {
+      seen.times.push(now - before);
+      before = now;
+      const inSight = [...document.querySelectorAll('tbody tr[data-grid-row]:not([data-new-row])')].filter((row) => {
+        const box = row.getBoundingClientRect();
+        return box.bottom > top && box.top < globalThis.innerHeight - 20;
+      });
+      seen.rows += inSight.length;
+      seen.missing += inSight.filter((row) => !/\d/.test(row.querySelector('.figure')?.textContent ?? '')).length;
+      if (!seen.isOver) requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+    globalThis.seen = seen;
+  });
+  await page.mouse.move(500, 500);
+  for (let turn = 0; turn < 120; turn += 1) {
+    await page.mouse.wheel(0, turn < 80 ? WHEEL : -WHEEL);
+    await page.waitForTimeout(16);
+  }
+  return page.evaluate(() => {
+    const { times, rows, missing } = Object.assign(globalThis.seen, { isOver: true });
+    const sorted = times.slice(2).sort((one, other) => one - other);
+    const at = (share) => sorted[Math.floor(sorted.length * share)];
+    return { p95: at(0.95), median: at(0.5), missing: (100 * missing) / rows };
+  });
 }
 
 /** The scripts that the sign-in screen loads, gzipped. */

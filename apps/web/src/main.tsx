@@ -6,12 +6,12 @@ import { RouterProvider } from 'react-router/dom';
 import { askAhead } from './app/ask-ahead.js';
 import { router } from './app/routes.js';
 import { store } from './state/store.js';
-import './app/styles.css';
-import { applyTheme, chosenTheme } from './app/theme.js';
+import './styles/index.css';
+import { followTheme } from './app/theme.js';
 import { today } from './state/today.js';
 import { followBook } from './engine/follow-book.js';
 
-applyTheme(chosenTheme());
+followTheme();
 followBook(store, today);
 askAhead();
 

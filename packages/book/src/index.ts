@@ -1,5 +1,6 @@
 export * from './change/index.js';
 export * from './costing/index.js';
+export * from './country/index.js';
 export {
   compareDecimalText,
   daysOfMonth,
@@ -14,6 +15,7 @@ export {
   nameKey,
   UNITS,
   UNIT_CODES,
+  unitNamed,
   unitOfMeasure,
   unitsThatFit,
   type Dimension,
@@ -29,5 +31,6 @@ export * from './problem/index.js';
 export * from './production/index.js';
 export * from './purchasing/index.js';
 export * from './selling/index.js';
+export { isEmail, LEAST_PASSWORD, ROLES, type Role } from './people.js';
 export { LOCALES, ROUNDING_MODES, Settings, type RoundingMode } from './settings.js';
 export { completeRow, validateFields, validateRow } from './validate-row.js';

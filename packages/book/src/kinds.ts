@@ -16,12 +16,21 @@ import {
 } from './production/index.js';
 import {
   BookUnit,
+  ChargedLine,
+  ChargeRule,
+  CustomsProfile,
   ExchangeRate,
   ItemConversion,
   Material,
+  RuleBracket,
+  Shipment,
+  ShipmentCharge,
+  ShipmentLine,
+  ShipmentPayment,
   StandardPrice,
   Supplier,
   SupplierPrice,
+  TaxRegistration,
 } from './purchasing/index.js';
 import { Channel, PricePoint } from './selling/index.js';
 import { Settings } from './settings.js';
@@ -37,7 +46,7 @@ export interface KindDescriptor<Row extends object = object> {
   readonly toldBy: readonly string[];
   /** References by which a row is copied along when the row that it points to is duplicated. */
   readonly copiedWith: readonly string[];
-  /** Fields that a copy does not take over: numbers that stand for one thing only. */
+  /** Fields that a copy does not take over, but begins anew: numbers that stand for one thing only, what was billed. */
   readonly notCopied: readonly string[];
 }
 
@@ -61,18 +70,36 @@ const ofMaterial = { toldBy: ['materialId'], copiedWith: ['materialId'] } as con
  */
 export const KINDS = {
   settings: described(Settings, { label: 'settings of the book' }),
-  bookUnit: described(BookUnit, { label: 'unit of the book', uniqueName: true }),
+  bookUnit: described(BookUnit, { label: 'unit', uniqueName: true }),
   exchangeRate: described(ExchangeRate, { label: 'exchange rate', toldBy: ['currency'] }),
+  taxRegistration: described(TaxRegistration, { label: 'tax registration', toldBy: ['validFrom'] }),
   supplier: described(Supplier, { label: 'supplier', uniqueName: true }),
   material: described(Material, { label: 'material', uniqueName: true, notCopied: ['code'] }),
   supplierPrice: described(SupplierPrice, { label: 'supplier price', ...ofMaterial }),
   standardPrice: described(StandardPrice, { label: 'standard price', ...ofMaterial }),
+  customsProfile: described(CustomsProfile, { label: 'customs profile', uniqueName: true }),
+  chargeRule: described(ChargeRule, { label: 'charge rule', uniqueName: true }),
+  ruleBracket: described(RuleBracket, { label: 'bracket', toldBy: ['ruleId'], copiedWith: ['ruleId'] }),
+  shipment: described(Shipment, { label: 'shipment', uniqueName: true, notCopied: ['state'] }),
+  shipmentLine: described(ShipmentLine, {
+    label: 'shipment line',
+    toldBy: ['materialId', 'shipmentId'],
+    copiedWith: ['shipmentId'],
+  }),
+  shipmentCharge: described(ShipmentCharge, {
+    label: 'charge',
+    toldBy: ['type'],
+    copiedWith: ['shipmentId'],
+    notCopied: ['billed', 'billedRate'],
+  }),
+  chargedLine: described(ChargedLine, { label: 'line of a charge', toldBy: ['lineId'], copiedWith: ['chargeId'] }),
+  shipmentPayment: described(ShipmentPayment, { label: 'payment', toldBy: ['shipmentId'] }),
   labourGrade: described(LabourGrade, { label: 'labour grade', uniqueName: true }),
   equipment: described(Equipment, { label: 'piece of equipment', uniqueName: true }),
-  equipmentRun: described(EquipmentRun, { label: 'shared run', uniqueName: true }),
+  equipmentRun: described(EquipmentRun, { label: 'shared load', uniqueName: true }),
   product: described(Product, { label: 'product', uniqueName: true, notCopied: ['code', 'gtin'] }),
   itemConversion: described(ItemConversion, {
-    label: 'conversion',
+    label: 'unit conversion',
     toldBy: ['materialId', 'productId'],
     copiedWith: ['materialId', 'productId'],
   }),
@@ -81,18 +108,18 @@ export const KINDS = {
     toldBy: ['materialId', 'componentId', 'productId'],
     copiedWith: ['productId'],
   }),
-  recoveredScrap: described(RecoveredScrap, { label: 'recovered scrap', ...ofProduct }),
+  recoveredScrap: described(RecoveredScrap, { label: 'by-product or scrap', ...ofProduct }),
   labourStep: described(LabourStep, { label: 'labour step', ...ofProduct }),
-  equipmentUse: described(EquipmentUse, { label: 'use of equipment', ...ofProduct }),
-  otherCost: described(OtherCost, { label: 'other cost', ...ofProduct }),
-  typedCost: described(TypedCost, { label: 'typed cost', ...ofProduct }),
+  equipmentUse: described(EquipmentUse, { label: 'equipment used', ...ofProduct }),
+  otherCost: described(OtherCost, { label: 'other direct cost', ...ofProduct }),
+  typedCost: described(TypedCost, { label: 'quick total', ...ofProduct }),
   candidateBatch: described(CandidateBatch, { label: 'batch size', ...ofProduct }),
-  frozenCard: described(FrozenCard, { label: 'frozen card', toldBy: ['productId'] }),
-  frozenLine: described(FrozenLine, { label: 'line of a frozen card', toldBy: ['label'] }),
+  frozenCard: described(FrozenCard, { label: 'saved cost card', toldBy: ['productId'] }),
+  frozenLine: described(FrozenLine, { label: 'line of a saved cost card', toldBy: ['label'] }),
   runningCost: described(RunningCost, { label: 'running cost', uniqueName: true }),
-  channel: described(Channel, { label: 'channel', uniqueName: true }),
+  channel: described(Channel, { label: 'sales channel', uniqueName: true }),
   pricePoint: described(PricePoint, { label: 'price', toldBy: ['productId'] }),
-  candidatePrice: described(CandidatePrice, { label: 'candidate price', toldBy: ['productId'] }),
+  candidatePrice: described(CandidatePrice, { label: 'price to compare', toldBy: ['productId'] }),
 } as const;
 
 export type Kind = keyof typeof KINDS;

@@ -76,10 +76,10 @@ export class Settings extends Row {
   useRateService = true;
 
   /** How materials are planned that do not say otherwise. */
-  @Choice(PLANNING_BASES, { label: 'Materials are planned at the' })
+  @Choice(PLANNING_BASES, { label: 'Planning basis' })
   planningBasis: PlanningBasis = 'latest';
 
-  @WholeNumber({ label: 'Of the last months', from: 1, to: 120 })
+  @WholeNumber({ label: 'Months looked at', from: 1, to: 120 })
   planningMonths = 12;
 
   @DecimalText({ label: 'Buffer on material prices', from: '0', to: '1000' })

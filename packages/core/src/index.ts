@@ -1,6 +1,7 @@
 export { CALCULATIONS, evaluate, GAPS } from './evaluate/index.js';
 export type { FormulaToken, GapDefinition, Place } from './figure/index.js';
 export { WHOLE_BOOK, type BookEvaluation, type Evaluation, type Fork, type Override } from './sheet/index.js';
+export { readDay, type DayOrder } from './calendar/index.js';
 export { minorDigits, minorUnit, priceEnding, steppedPrice } from './money/index.js';
 export {
   adjusted,
@@ -16,14 +17,19 @@ export {
   type DecimalSign,
   type ReadNumber,
 } from './number/index.js';
-export { ELEMENT_LABELS, ELEMENTS, type Element } from './production/index.js';
-export { conversion, convert, unitsWithin } from './quantity/index.js';
+export { ELEMENT_LABELS, ELEMENTS, isComponentOnly, type Element } from './production/index.js';
+export { conversion, convert, readPower, readQuantity, unitsWithin, type TypedQuantity } from './quantity/index.js';
 export {
+  CHARGE_WORDS,
+  FORMULA_NAMES,
   guessColumns,
   listNoteSentence,
+  pricesByDay,
   PRICE_LIST_FIELDS,
   priceListOperations,
+  readFormula,
   readPriceList,
+  rulesThatFit,
   unknownUnitWords,
   type ColumnMapping,
   type GuessedTable,

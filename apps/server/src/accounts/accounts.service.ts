@@ -1,4 +1,4 @@
-import { newId, problem, ProblemError } from '@nuvar/book';
+import { isEmail, LEAST_PASSWORD, newId, problem, ProblemError } from '@nuvar/book';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
@@ -6,8 +6,6 @@ import { DataSource } from 'typeorm';
 import { isUniqueViolation } from '../database/database-error.js';
 import { Users, type User } from '../database/entities.js';
 import type { SignUpRequest } from './requests.js';
-
-const EMAIL = /^[^\s@]+@[^\s@.]+(\.[^\s@.]+)+$/;
 
 /** People and their passwords. Passwords are kept as argon2id hashes only. */
 @Injectable()
@@ -19,8 +17,9 @@ export class AccountsService {
     const email = given.email.trim();
     const refuse = (field: string, detail: string) =>
       new ProblemError([problem('invalid-field', { field, values: { detail } })]);
-    if (!EMAIL.test(email)) throw refuse('email', 'This does not look like an e-mail address.');
-    if (given.password.length < 10) throw refuse('password', 'The password needs at least 10 characters.');
+    if (!isEmail(email)) throw refuse('email', 'This does not look like an e-mail address.');
+    if (given.password.length < LEAST_PASSWORD)
+      throw refuse('password', `The password needs at least ${LEAST_PASSWORD} characters.`);
     const user: User = {
       id: guestId ?? newId(),
       kind: 'person',

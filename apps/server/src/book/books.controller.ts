@@ -54,7 +54,7 @@ export class BooksController {
 
   @Post('books')
   @TakesSmallBody()
-  @ApiOperation({ summary: 'Make a book' })
+  @ApiOperation({ summary: 'Create a book' })
   @ApiBody({ schema: { $ref: '#/components/schemas/Settings' } })
   async make(@Body() settings: object, @PersonId() personId: string): Promise<{ id: string }> {
     if (Array.isArray(settings)) {

@@ -7,11 +7,12 @@ import {
   type BookRows,
   type StoredRow,
   type Write,
+  type Role,
 } from '@nuvar/book';
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
-import { Books, Members, type Role } from '../database/entities.js';
+import { Books, Members } from '../database/entities.js';
 import { changeOf } from './change-of.js';
 import { ChangeService, writesOfNewBook } from './change.service.js';
 

@@ -1,10 +1,10 @@
-import { problem, ProblemError } from '@nuvar/book';
+import { problem, ProblemError, type Role } from '@nuvar/book';
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service.js';
 import { Limits } from '../accounts/limits.js';
-import { Members, type Role } from '../database/entities.js';
+import { Members } from '../database/entities.js';
 import { membershipIn } from './membership.js';
 import type { MemberRequest } from './requests.js';
 

@@ -1,6 +1,6 @@
-import { isRowId, problem, ProblemError } from '@nuvar/book';
+import { isRowId, problem, ProblemError, ROLES, type Role } from '@nuvar/book';
 import type { EntityManager } from 'typeorm';
-import { Members, ROLES, type Role } from '../database/entities.js';
+import { Members } from '../database/entities.js';
 
 /**
  * The role of a person in a book. Throws `not-found` where they have none, exactly as for a book that does not exist,

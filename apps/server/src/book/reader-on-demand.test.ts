@@ -2,6 +2,7 @@ import {
   applyChange,
   fieldsOf,
   fieldValue,
+  isRowId,
   KIND_NAMES,
   newId,
   removalOf,
@@ -18,10 +19,19 @@ import { judgedOnDemand, readerOnDemand, type Load } from './reader-on-demand.js
 
 const whole = rowsOfFile(quillfernPottery());
 
+/** True where a column holds ids: the database takes nothing else to look for in it. */
+const holdsIds = (kind: Kind, field: string) =>
+  field === 'id' || fieldsOf(kind).some(({ name, type }) => name === field && type === 'reference');
+
 /** Loads as the database does: all rows that have any of the values. */
 const load: Load = (kind, asked) =>
   Promise.resolve(
-    [...asked].flatMap(([field, values]) => [...values].flatMap((value) => whole.rowsWith(kind, field, value))),
+    [...asked].flatMap(([field, values]) =>
+      [...values].flatMap((value) => {
+        if (holdsIds(kind, field) && !isRowId(value)) throw new RangeError(`"${value}" is no ${field} of ${kind}.`);
+        return whole.rowsWith(kind, field, value);
+      }),
+    ),
   );
 
 const every: readonly { kind: Kind; row: StoredRow }[] = KIND_NAMES.flatMap((kind) =>

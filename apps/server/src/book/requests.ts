@@ -1,5 +1,5 @@
+import { ROLES, type Role } from '@nuvar/book';
 import { IsIn } from 'class-validator';
-import { ROLES, type Role } from '../database/entities.js';
 import { PlainText } from '../http/plain-text.js';
 
 /** Who gets which role. */

@@ -8,6 +8,11 @@ import { PurchasingAndProductionInFull1764300000000 } from './migrations/1764300
 import { WasteOnTop1764500000000 } from './migrations/1764500000000-waste-on-top.js';
 import { NameKeys1764600000000 } from './migrations/1764600000000-name-keys.js';
 import { GuestsAndLimits1764700000000 } from './migrations/1764700000000-guests-and-limits.js';
+import { InsideSavedCards1764800000000 } from './migrations/1764800000000-inside-saved-cards.js';
+import { Shipments1764900000000 } from './migrations/1764900000000-shipments.js';
+import { ChargeRules1765000000000 } from './migrations/1765000000000-charge-rules.js';
+import { DutyForms1765100000000 } from './migrations/1765100000000-duty-forms.js';
+import { TaxOnPurchases1765200000000 } from './migrations/1765200000000-tax-on-purchases.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -19,6 +24,11 @@ const MIGRATIONS = [
   WasteOnTop1764500000000,
   NameKeys1764600000000,
   GuestsAndLimits1764700000000,
+  InsideSavedCards1764800000000,
+  Shipments1764900000000,
+  ChargeRules1765000000000,
+  DutyForms1765100000000,
+  TaxOnPurchases1765200000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

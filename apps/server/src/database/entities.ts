@@ -1,4 +1,4 @@
-import type { Write } from '@nuvar/book';
+import type { Role, Write } from '@nuvar/book';
 import { EntitySchema } from 'typeorm';
 
 export interface User {
@@ -40,9 +40,6 @@ export const Books = new EntitySchema<BookRecord>({
     createdAt: { type: 'timestamptz', name: 'created_at', createDate: true },
   },
 });
-
-export const ROLES = ['owner', 'editor', 'reader'] as const;
-export type Role = (typeof ROLES)[number];
 
 export interface Member {
   bookId: string;

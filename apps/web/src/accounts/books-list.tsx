@@ -1,6 +1,10 @@
-import { LOCALES } from '@nuvar/book';
-import { useRef, useState, type FormEvent } from 'react';
+import { LOCALES, pricesIncludeTaxIn, usualCurrency } from '@nuvar/book';
+import { useRef, useState, type ChangeEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { FormEntry, FormProblem } from '../controls/form-entry.js';
+import { useCheckedForm } from '../controls/use-checked-form.js';
+import { WORDMARK } from '../figures/wordmark.js';
+import { NewBookForm } from './forms.js';
 import { localeName } from '../figures/format.js';
 import {
   problemsOf,
@@ -11,6 +15,7 @@ import {
   useTakeInBookMutation,
   type BookSummary,
 } from '../state/api.js';
+import { LoneScreen } from '../controls/lone-screen.js';
 
 /** The books of a person, and the ways to a new one. */
 export function BooksList() {
@@ -18,21 +23,21 @@ export function BooksList() {
   const { data: books, error, refetch } = useBooksQuery();
   const [signOut] = useSignOutMutation();
   return (
-    <main className="lone-screen">
+    <LoneScreen>
       <header className="flex items-baseline gap-4">
-        <h1 className="wordmark">Nuvar</h1>
+        <h1 className={WORDMARK}>Nuvar</h1>
         <span className="grow" />
         <span className="text-soft">{session?.user?.name}</span>
         {session?.user?.isGuest && (
-          <Link className="link" to="/sign-in">
-            Make an account
+          <Link className="link link-primary" to="/sign-in">
+            Create an account
           </Link>
         )}
-        <button type="button" className="link" onClick={() => void signOut()}>
+        <button type="button" className="link link-primary" onClick={() => void signOut()}>
           {session?.user?.isGuest ? 'Leave the demo' : 'Sign out'}
         </button>
       </header>
-      <h2 className="screen-title">Your books</h2>
+      <h2 className="font-serif text-title">Your books</h2>
       {session?.user?.isGuest && (
         <p className="text-soft">
           You are a guest: your books are deleted a day after your last visit, or when you leave the demo. Make an
@@ -42,13 +47,13 @@ export function BooksList() {
       {error !== undefined && books === undefined && (
         <p>
           {problemsOf(error)[0]?.sentence}{' '}
-          <button type="button" className="link" onClick={() => void refetch()}>
+          <button type="button" className="link link-primary" onClick={() => void refetch()}>
             Try again
           </button>
         </p>
       )}
       {books !== undefined && <Books books={books} />}
-    </main>
+    </LoneScreen>
   );
 }
 
@@ -59,10 +64,10 @@ function Books({ books }: { readonly books: readonly BookSummary[] }) {
       {books.length === 0 && (
         <p>You have no book yet. A book holds one business: what it buys, makes, pays and sells.</p>
       )}
-      <ul className="book-list">
+      <ul className="[&>li]:border-b [&>li]:border-base-300">
         {books.map((book) => (
           <li key={book.id}>
-            <Link to={`/books/${book.id}`} className="book-link">
+            <Link to={`/books/${book.id}`} className="flex justify-between px-0.5 py-2.5 hover:bg-base-200">
               <span className="font-semibold">{book.name}</span>
               <span className="text-soft">
                 {book.currency}, you are {book.role}
@@ -99,60 +104,53 @@ const CURRENCIES = [
 
 function NewBook() {
   const navigate = useNavigate();
-  const [make, making] = useMakeBookMutation();
-  const problem = making.error === undefined ? undefined : problemsOf(making.error)[0];
-  const submit = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const {
-      name = '',
-      currency,
-      locale,
-    } = Object.fromEntries(new FormData(event.currentTarget)) as Record<string, string>;
-    const made = await make({ name: name.trim(), currency, locale });
-    if (made.data) void navigate(`/books/${made.data.id}`);
-  };
+  const [make, { isLoading }] = useMakeBookMutation();
   const home = LOCALES.find((locale) => locale === navigator.language) ?? 'en-IE';
+  const form = useCheckedForm(NewBookForm, { name: '', currency: usualCurrency(home), locale: home });
+  const submit = form.handleSubmit(({ name, currency, locale }) =>
+    make({ name: name.trim(), currency, locale, pricesIncludeTax: pricesIncludeTaxIn(locale) })
+      .unwrap()
+      .then(({ id }) => navigate(`/books/${id}`), form.refuse),
+  );
   return (
-    <form className="stack" onSubmit={(event) => void submit(event)}>
-      <h2 className="section-title">Make a book</h2>
-      <label className="entry">
-        <span>Name of the business</span>
+    <form className="flex flex-col gap-3" onSubmit={(event) => void submit(event)} noValidate>
+      <h2 className="text-section">New book</h2>
+      <FormEntry label="Name of the business" problem={form.problemOf('name')}>
         <input
-          name="name"
-          className="input-box"
-          maxLength={120}
+          className="input"
           autoComplete="organization"
-          aria-invalid={problem !== undefined}
+          aria-invalid={form.problemOf('name') !== undefined}
+          {...form.register('name')}
         />
-        {problem && (
-          <span className="hint-refused text-sm" role="alert">
-            {problem.sentence}
-          </span>
-        )}
-      </label>
+      </FormEntry>
       <div className="flex flex-wrap gap-4">
-        <label className="entry">
-          <span>Currency</span>
-          <select name="currency" className="input-box" defaultValue="EUR">
-            {CURRENCIES.map((code) => (
-              <option key={code}>{code}</option>
-            ))}
-          </select>
-        </label>
-        <label className="entry">
-          <span>Country and language of numbers</span>
-          <select name="locale" className="input-box" defaultValue={home}>
+        <FormEntry label="Country" problem={form.problemOf('locale')}>
+          <select
+            className="select"
+            {...form.register('locale', {
+              onChange: (event: ChangeEvent<HTMLSelectElement>) =>
+                form.setValue('currency', usualCurrency(event.target.value)),
+            })}
+          >
             {LOCALES.map((locale) => (
               <option key={locale} value={locale}>
                 {localeName(locale)}
               </option>
             ))}
           </select>
-        </label>
+        </FormEntry>
+        <FormEntry label="Currency" problem={form.problemOf('currency')}>
+          <select className="select" {...form.register('currency')}>
+            {CURRENCIES.map((code) => (
+              <option key={code}>{code}</option>
+            ))}
+          </select>
+        </FormEntry>
       </div>
+      <FormProblem>{form.generalProblem}</FormProblem>
       <div>
-        <button type="submit" className="button button-main" disabled={making.isLoading}>
-          Make the book
+        <button type="submit" className="btn btn-primary" disabled={isLoading}>
+          Create book
         </button>
       </div>
     </form>
@@ -179,13 +177,13 @@ function BookFileIn() {
     else setRefusal(problemsOf(made.error).map((each) => each.sentence));
   };
   return (
-    <section className="stack">
-      <h2 className="section-title">Take in a book file</h2>
+    <section className="flex flex-col gap-3">
+      <h2 className="text-section">Import a book file</h2>
       <p className="text-soft">
-        A file ending in .nuvar.json becomes a new book of yours. Nothing is taken in unless all of it is right.
+        A file ending in .nuvar.json becomes a new book of yours. Nothing is imported unless all of it is valid.
       </p>
       <div>
-        <button type="button" className="button" onClick={() => input.current?.click()} disabled={taking.isLoading}>
+        <button type="button" className="btn" onClick={() => input.current?.click()} disabled={taking.isLoading}>
           {taking.isLoading ? 'Reading the file' : 'Choose a file'}
         </button>
         <input
@@ -198,7 +196,7 @@ function BookFileIn() {
         />
       </div>
       {refusal.length > 0 && (
-        <ul className="gap-list" role="alert">
+        <ul className="mt-2.5 border-l-3 border-error pl-2.5" role="alert">
           {refusal.slice(0, 10).map((sentence, index) => (
             <li key={index}>{sentence}</li>
           ))}

@@ -1,5 +1,10 @@
-import { useState, type FormEvent } from 'react';
+import { LEAST_PASSWORD } from '@nuvar/book';
+import { useState } from 'react';
 import { Link, Navigate, useSearchParams } from 'react-router';
+import { FormEntry, FormProblem } from '../controls/form-entry.js';
+import { LoneScreen } from '../controls/lone-screen.js';
+import { useCheckedForm } from '../controls/use-checked-form.js';
+import { WORDMARK } from '../figures/wordmark.js';
 import {
   problemsOf,
   useSessionQuery,
@@ -7,6 +12,7 @@ import {
   useSignInToDemoMutation,
   useSignUpMutation,
 } from '../state/api.js';
+import { SignInForm, SignUpForm } from './forms.js';
 
 /** Sign in, sign up, or look at the demo book. */
 export function SignIn() {
@@ -15,8 +21,6 @@ export function SignIn() {
   const isGuest = session?.user?.isGuest === true;
   const [chosen, setChosen] = useState<boolean | null>(null);
   const isNew = chosen ?? isGuest;
-  const [signIn, signingIn] = useSignInMutation();
-  const [signUp, signingUp] = useSignUpMutation();
   const [demo, opening] = useSignInToDemoMutation();
   const target = parameters.get('to');
   // A guest comes here to make an account, unless they have only just become one.
@@ -24,96 +28,87 @@ export function SignIn() {
     return <Navigate to={target?.startsWith('/books') ? target : '/books'} replace />;
   // What the server says of the demo would push the form away from under a click.
   if (isLoading) return null;
-  const failed = [isNew ? signingUp.error : signingIn.error, opening.error].find((error) => error !== undefined);
-  const problems = failed === undefined ? [] : problemsOf(failed);
-  const problemAt = (field: string) => problems.find((each) => each.field === field)?.sentence;
-  const general = problems.filter((each) => each.field === undefined);
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const given = Object.fromEntries(new FormData(event.currentTarget)) as Record<
-      'name' | 'email' | 'password',
-      string
-    >;
-    void (isNew ? signUp(given) : signIn({ email: given.email, password: given.password }));
-  };
   return (
-    <main className="lone-screen">
-      <h1 className="wordmark wordmark-large">Nuvar</h1>
+    <LoneScreen>
+      <h1 className={`${WORDMARK} text-[2.6rem] leading-none`}>Nuvar</h1>
       <p className="text-lg">What one unit really costs, what to ask for it, and how many you must sell.</p>
       {isGuest && (
         <p>
-          Make an account to keep the book that you are trying out, with all that you have changed in it.{' '}
-          <Link className="link" to={target?.startsWith('/books') ? target : '/books'}>
+          Create an account to keep the book that you are trying out, with all that you have changed in it.{' '}
+          <Link className="link link-primary" to={target?.startsWith('/books') ? target : '/books'}>
             Back to it
           </Link>
         </p>
       )}
       {session?.demo && !isGuest && (
-        <div className="demo-offer">
+        <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-3 border-t-2 border-b border-t-base-content border-b-base-300 py-3">
           <p>
             See it at work first: <strong>Quillfern Pottery</strong>, an invented studio with its clay, glaze, kiln and
             prices. You get a copy of your own: nobody else sees what you try, and it is deleted a day after your last
             visit.
           </p>
-          <button type="button" className="button button-main" onClick={() => void demo()} disabled={opening.isLoading}>
+          <button type="button" className="btn btn-primary" onClick={() => void demo()} disabled={opening.isLoading}>
             Open the demo book
           </button>
+          <FormProblem>{opening.error && problemsOf(opening.error)[0]?.sentence}</FormProblem>
         </div>
       )}
-      <form className="stack" onSubmit={submit} noValidate>
-        <h2 className="section-title">{isNew ? 'Make an account' : 'Sign in'}</h2>
-        {isNew && <Entry name="name" label="Your name" autoComplete="name" problem={problemAt('name')} />}
-        <Entry name="email" label="E-mail address" type="email" autoComplete="email" problem={problemAt('email')} />
-        <Entry
-          name="password"
-          label="Password"
-          type="password"
-          autoComplete={isNew ? 'new-password' : 'current-password'}
-          hint={isNew ? 'At least 10 characters.' : undefined}
-          problem={problemAt('password')}
-        />
-        {general.map((each) => (
-          <p key={each.sentence} className="hint-refused" role="alert">
-            {each.sentence}
-          </p>
-        ))}
-        <div className="flex items-center gap-4">
-          <button type="submit" className="button button-main" disabled={signingIn.isLoading || signingUp.isLoading}>
-            {isNew ? 'Make the account' : 'Sign in'}
-          </button>
-          <button type="button" className="link" onClick={() => setChosen(!isNew)}>
-            {isNew ? 'I have an account' : 'I am new here'}
-          </button>
-        </div>
-      </form>
-    </main>
+      {isNew ? <SignUp goBack={() => setChosen(false)} /> : <SignInToAccount goOn={() => setChosen(true)} />}
+    </LoneScreen>
   );
 }
 
-interface EntryProps {
-  readonly name: string;
-  readonly label: string;
-  readonly type?: string;
-  readonly autoComplete: string;
-  readonly hint?: string | undefined;
-  readonly problem: string | undefined;
+function SignInToAccount({ goOn }: { readonly goOn: () => void }) {
+  const [signIn, { isLoading }] = useSignInMutation();
+  const form = useCheckedForm(SignInForm, { email: '', password: '' });
+  const submit = form.handleSubmit((given) => signIn(given).unwrap().catch(form.refuse));
+  return (
+    <form className="flex flex-col gap-3" onSubmit={(event) => void submit(event)} noValidate>
+      <h2 className="text-section">Sign in</h2>
+      <FormEntry label="E-mail address" problem={form.problemOf('email')}>
+        <input type="email" autoComplete="email" className="input" {...form.register('email')} />
+      </FormEntry>
+      <FormEntry label="Password" problem={form.problemOf('password')}>
+        <input type="password" autoComplete="current-password" className="input" {...form.register('password')} />
+      </FormEntry>
+      <FormProblem>{form.generalProblem}</FormProblem>
+      <div className="flex items-center gap-4">
+        <button type="submit" className="btn btn-primary" disabled={isLoading}>
+          Sign in
+        </button>
+        <button type="button" className="link link-primary" onClick={goOn}>
+          I am new here
+        </button>
+      </div>
+    </form>
+  );
 }
 
-function Entry({ name, label, type = 'text', autoComplete, hint, problem }: EntryProps) {
-  const below = problem ?? hint;
+function SignUp({ goBack }: { readonly goBack: () => void }) {
+  const [signUp, { isLoading }] = useSignUpMutation();
+  const form = useCheckedForm(SignUpForm, { name: '', email: '', password: '' });
+  const submit = form.handleSubmit((given) => signUp(given).unwrap().catch(form.refuse));
   return (
-    <label className="entry">
-      <span>{label}</span>
-      <input
-        name={name}
-        type={type}
-        autoComplete={autoComplete}
-        className="input-box"
-        aria-invalid={problem !== undefined}
-      />
-      {below !== undefined && (
-        <span className={problem === undefined ? 'text-soft text-sm' : 'hint-refused text-sm'}>{below}</span>
-      )}
-    </label>
+    <form className="flex flex-col gap-3" onSubmit={(event) => void submit(event)} noValidate>
+      <h2 className="text-section">Create an account</h2>
+      <FormEntry label="Your name" problem={form.problemOf('name')}>
+        <input autoComplete="name" className="input" {...form.register('name')} />
+      </FormEntry>
+      <FormEntry label="E-mail address" problem={form.problemOf('email')}>
+        <input type="email" autoComplete="email" className="input" {...form.register('email')} />
+      </FormEntry>
+      <FormEntry label="Password" hint={`At least ${LEAST_PASSWORD} characters.`} problem={form.problemOf('password')}>
+        <input type="password" autoComplete="new-password" className="input" {...form.register('password')} />
+      </FormEntry>
+      <FormProblem>{form.generalProblem}</FormProblem>
+      <div className="flex items-center gap-4">
+        <button type="submit" className="btn btn-primary" disabled={isLoading}>
+          Create account
+        </button>
+        <button type="button" className="link link-primary" onClick={goBack}>
+          I have an account
+        </button>
+      </div>
+    </form>
   );
 }

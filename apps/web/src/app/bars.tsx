@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { bookActions } from '../state/book-slice.js';
 import { sync } from '../book/sync.js';
@@ -7,6 +7,18 @@ import { useEngineState } from '../engine/use-engine-state.js';
 import { noticed } from '../state/notices-slice.js';
 import { useSignInAgain } from './sign-in-again.js';
 import { useAppDispatch, useAppSelector } from '../state/store.js';
+
+/** A line across the page that stays until what it says is over. */
+function Bar({ isTrial = false, children }: { readonly isTrial?: boolean; readonly children: ReactNode }) {
+  return (
+    <div
+      className={`alert flex flex-none rounded-none px-4 py-1.5 border-x-0 border-t-0 border-base-300 print:hidden ${isTrial ? 'trial-bar' : 'alert-warning'}`}
+      role="status"
+    >
+      {children}
+    </div>
+  );
+}
 
 /** Says when the server is away or asks for a new sign-in, and what is kept meanwhile. */
 export function LinkBar() {
@@ -17,11 +29,11 @@ export function LinkBar() {
   if (link === 'well' || link === 'sending') return null;
   const edits =
     waiting === 0
-      ? 'Nothing waits to be sent.'
+      ? 'Nothing is waiting to be sent.'
       : `${waiting === 1 ? 'One edit is' : `${waiting} edits are`} kept on this machine and sent when it is back.`;
   return (
-    <div className="bar bar-warning" role="status">
-      {link === 'away' && <span>The server does not answer. You can go on working. {edits}</span>}
+    <Bar>
+      {link === 'away' && <span>The server does not answer. You can keep working. {edits}</span>}
       {link === 'failing' && (
         <span>
           The server cannot store one of your edits{label !== undefined && ` (${label})`}, and it is being tried again.
@@ -33,22 +45,22 @@ export function LinkBar() {
         <span>You have been signed out. {edits.replace('it is back', 'you are signed in again')}</span>
       )}
       {link === 'signed-out' ? (
-        <button type="button" className="button" onClick={signInAgain}>
+        <button type="button" className="btn" onClick={signInAgain}>
           Sign in again
         </button>
       ) : (
         <>
           {link === 'failing' && (
-            <button type="button" className="button button-main" onClick={() => void sync.setAside()}>
+            <button type="button" className="btn btn-primary" onClick={() => void sync.setAside()}>
               Set it aside
             </button>
           )}
-          <button type="button" className="button" onClick={() => sync.retry()}>
+          <button type="button" className="btn" onClick={() => sync.retry()}>
             Try now
           </button>
         </>
       )}
-    </div>
+    </Bar>
   );
 }
 
@@ -72,17 +84,17 @@ export function TrialBar() {
   useEffect(() => () => void drop(), [drop, pathname]);
   if (!isOn) return null;
   return (
-    <div className="bar bar-trial" role="status">
-      <span>
-        <strong>Only tried:</strong> the figures on screen follow a trial that is not in the book.
+    <Bar isTrial>
+      <span className="bg-base-100 px-2">
+        <strong>Trial:</strong> the figures on screen show a trial that is not saved. Other edits are saved as usual.
       </span>
-      <button type="button" className="button button-main" onClick={accept}>
-        Keep it
+      <button type="button" className="btn btn-primary" onClick={accept}>
+        Keep
       </button>
-      <button type="button" className="button" onClick={drop}>
-        Drop it (Esc)
+      <button type="button" className="btn" onClick={drop}>
+        Discard (Esc)
       </button>
-    </div>
+    </Bar>
   );
 }
 
@@ -93,21 +105,21 @@ export function EngineBar() {
   const told = useRef(0);
   useEffect(() => {
     if (restarts > told.current)
-      dispatch(noticed({ sentence: 'Working out the figures had stopped, and was started again. Nothing was lost.' }));
+      dispatch(noticed({ sentence: 'The calculation stopped and was started again. Nothing was lost.' }));
     told.current = restarts;
   }, [restarts, dispatch]);
   const [why] = failures.values();
   if (!hasGivenUp && why === undefined) return null;
   return (
-    <div className="bar bar-warning" role="status">
+    <Bar>
       <span>
         {hasGivenUp
           ? 'The figures of this book cannot be worked out at the moment. What you edit is stored all the same.'
           : `${failures.size === 1 ? 'One part of this screen' : `${failures.size} parts of these screens`} could not be worked out and is left out (${why ?? ''}).`}
       </span>
-      <button type="button" className="button" onClick={() => window.location.reload()}>
-        Load the page again
+      <button type="button" className="btn" onClick={() => window.location.reload()}>
+        Reload the page
       </button>
-    </div>
+    </Bar>
   );
 }

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link, Outlet, useMatches, useParams } from 'react-router';
 import { useSettings } from '../book/use-book.js';
+import { SCREEN_IDS, screenOf, type ScreenId } from '../book/screens.js';
 import { sync, type Opening } from '../book/sync.js';
 import { WorkingPanels } from '../workings/working-panel.js';
 import { useSessionQuery } from '../state/api.js';
@@ -10,8 +11,10 @@ import { EngineBar, LinkBar, TrialBar } from './bars.js';
 import { useGoToPlace } from '../book/place.js';
 import { allClosed } from '../state/panel-slice.js';
 import { useSignInAgain } from './sign-in-again.js';
+import { PrintHead } from './print-head.js';
 import { useShortcuts } from './shortcuts.js';
 import { store, useAppDispatch, useAppSelector } from '../state/store.js';
+import { LoneScreen } from '../controls/lone-screen.js';
 
 const TRY_AGAIN_AFTER = 2000;
 
@@ -22,24 +25,24 @@ export function BookShell() {
   const isOpen = useAppSelector(({ book }) => book.id === bookId);
   if (opening === 'not-found') {
     return (
-      <main className="lone-screen">
-        <h1 className="screen-title">There is no such book for you</h1>
-        <p>It may be gone, or you may not be a member of it.</p>
+      <LoneScreen>
+        <h1 className="font-serif text-title">Book not found</h1>
+        <p>It may have been removed, or you may not have access to it.</p>
         <p>
-          <Link className="link" to="/books">
+          <Link className="link link-primary" to="/books">
             To your books
           </Link>
         </p>
-      </main>
+      </LoneScreen>
     );
   }
   if (!isOpen) {
     return (
-      <main className="lone-screen">
+      <LoneScreen>
         <p role="status">
           {opening === 'away' ? 'The server does not answer. Trying again; nothing is lost.' : 'Opening the book'}
         </p>
-      </main>
+      </LoneScreen>
     );
   }
   return <OpenBook />;
@@ -47,7 +50,7 @@ export function BookShell() {
 
 function OpenBook() {
   const { name } = useSettings();
-  const title: unknown = useMatches().at(-1)?.handle;
+  const screen = useScreen();
   const [searching, setSearching] = useState(false);
   useShortcuts(() => setSearching(true));
   useGoToPlace();
@@ -55,24 +58,35 @@ function OpenBook() {
     document.title = `${name} in Nuvar`;
   }, [name]);
   return (
-    <div className="shell">
-      <a className="skip-link" href="#screen">
-        To the screen
+    <div className="flex min-h-dvh flex-col desk:h-dvh print:block print:h-auto">
+      <a className="absolute -left-[999px] bg-base-100 p-2 focus:top-2 focus:left-2 focus:z-50" href="#screen">
+        Skip to content
       </a>
       <Header searching={searching} setSearching={setSearching} />
       <LinkBar />
       <TrialBar />
       <EngineBar />
-      <div className="shell-body">
-        <main id="screen" className="screen" tabIndex={-1}>
-          {typeof title === 'string' && <h1 className="sr-only">{title}</h1>}
+      <PrintHead screen={screen} />
+      <div className="relative flex min-h-0 flex-1 max-desk:flex-col print:block">
+        <main
+          id="screen"
+          className="min-w-0 flex-1 overflow-auto px-4 pt-3.5 pb-6 outline-none print:overflow-visible print:p-0"
+          tabIndex={-1}
+        >
+          {screen !== null && !screenOf(screen).hasHeading && <h1 className="sr-only">{screenOf(screen).name}</h1>}
           <Outlet />
         </main>
-        <WorkingPanels />
+        <WorkingPanels screen={screen} />
       </div>
       <ConflictDialog />
     </div>
   );
+}
+
+/** The screen that is shown. */
+function useScreen(): ScreenId | null {
+  const id = useMatches().at(-1)?.id;
+  return SCREEN_IDS.find((each) => each === id) ?? null;
 }
 
 function useOpening(bookId: string): Opening | null {

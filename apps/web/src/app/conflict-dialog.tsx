@@ -8,7 +8,7 @@ import { useAppSelector } from '../state/store.js';
 type Choice = 'mine' | 'theirs';
 const keyOf = ({ rowId, field }: Problem) => `${rowId ?? ''}.${field ?? ''}`;
 
-/** Somebody else was faster: both values stand beside each other, and the person chooses. */
+/** Changed by somebody else: both values stand beside each other, and the person chooses. */
 export function ConflictDialog() {
   const conflict = useAppSelector(({ book }) => book.conflict);
   return conflict === null ? null : <Choose key={conflict.change.id} conflict={conflict} />;
@@ -25,10 +25,10 @@ function Choose({ conflict }: { conflict: Conflict }) {
   const choose = (problem: Problem, choice: Choice) => setChoices({ ...choices, [keyOf(problem)]: choice });
   const settle = () => void sync.settle(change.id, settled(conflict, choices));
   return (
-    <Dialog title="Somebody else was faster" onClose={settle}>
-      <p>While you were editing, these values were changed by somebody else. Which are to stand?</p>
+    <Dialog title="Changed by somebody else" onClose={settle}>
+      <p>While you were editing, these values were changed by somebody else. Which values do you want to keep?</p>
       {problems.map((problem) => (
-        <fieldset key={keyOf(problem)} className="conflict">
+        <fieldset key={keyOf(problem)} className="mt-3">
           <legend className="font-semibold">
             {nameOf(problem)}
             {problem.field !== undefined && `, ${problem.values?.label ?? problem.field}`}
@@ -37,7 +37,7 @@ function Choose({ conflict }: { conflict: Conflict }) {
             <label key={choice} className="flex items-center gap-2">
               <input
                 type="radio"
-                className="radio radio-sm"
+                className="radio radio-xs"
                 name={keyOf(problem)}
                 checked={(choices[keyOf(problem)] ?? 'theirs') === choice}
                 onChange={() => choose(problem, choice)}
@@ -47,9 +47,9 @@ function Choose({ conflict }: { conflict: Conflict }) {
           ))}
         </fieldset>
       ))}
-      <div className="dialog-buttons">
-        <button type="button" className="button button-main" onClick={settle}>
-          Go on with this
+      <div className="modal-action">
+        <button type="button" className="btn btn-primary" onClick={settle}>
+          Save my choice
         </button>
       </div>
     </Dialog>
@@ -57,7 +57,7 @@ function Choose({ conflict }: { conflict: Conflict }) {
 }
 
 function choiceWords(problem: Problem, choice: Choice): string {
-  if (problem.code === 'row-moved-on') return choice === 'theirs' ? 'Keep it' : 'Remove it all the same';
+  if (problem.code === 'row-moved-on') return choice === 'theirs' ? 'Keep' : 'Remove';
   return choice === 'theirs' ? `Theirs: ${problem.values?.theirs ?? ''}` : `Yours: ${problem.values?.yours ?? ''}`;
 }
 

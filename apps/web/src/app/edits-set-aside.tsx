@@ -21,28 +21,28 @@ export function EditsSetAside() {
   const save = () => saveFile(`${name} - edits set aside.json`, setAsideFile(name, edits), 'application/json');
   return (
     <section aria-labelledby="set-aside" className="mt-4 mb-6 flex flex-col items-start gap-2">
-      <h2 id="set-aside" className="section-title">
+      <h2 id="set-aside" className="text-section">
         Edits set aside
       </h2>
       <p className="text-soft">
-        The server could not store these. They are kept on this machine only, and the figures do not contain them.
+        The server could not store these edits. They are kept on this machine only and are not in the figures.
       </p>
       <ul className="w-full">
         {edits.map((edit) => (
           <li key={edit.change.id} className="flex items-baseline gap-4">
-            <span className="text-soft text-sm">{momentWords(edit.at, locale)}</span>
+            <span className="text-soft text-note">{momentWords(edit.at, locale)}</span>
             <span className="grow">{edit.label}</span>
-            <button type="button" className="quiet-button" onClick={() => again(edit)}>
-              Make again
+            <button type="button" className="btn btn-ghost" onClick={() => again(edit)}>
+              Try again
             </button>
-            <button type="button" className="quiet-button" onClick={() => void sync.forget([edit.change.id])}>
+            <button type="button" className="btn btn-ghost" onClick={() => void sync.forget([edit.change.id])}>
               Discard
             </button>
           </li>
         ))}
       </ul>
-      <button type="button" className="button" onClick={save}>
-        Save as a file
+      <button type="button" className="btn" onClick={save}>
+        Download as a file
       </button>
     </section>
   );

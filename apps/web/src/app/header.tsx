@@ -1,21 +1,32 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import {
+  BookOpen,
+  CalendarDays,
+  History,
+  LogOut,
+  Redo2,
+  Search as SearchIcon,
+  Settings,
+  Undo2,
+  UserRound,
+} from 'lucide-react';
 import { NavLink, useNavigate } from 'react-router';
+import { useAddress } from '../book/place.js';
+import { SCREEN_IDS, screenOf } from '../book/screens.js';
 import { bookActions } from '../state/book-slice.js';
 import { redo, undo } from '../book/edit.js';
-import { useBookPath, useSettings } from '../book/use-book.js';
-import { useView } from '../engine/use-view.js';
+import { useSettings } from '../book/use-book.js';
+import { DayInput } from '../controls/day-input.js';
+import { readDayText } from '../controls/read-day-text.js';
+import { Menu } from '../controls/menu.js';
+import { dayText, counted } from '../figures/format.js';
+import { ScreenLink } from '../figures/screen-link.js';
+import { WORDMARK } from '../figures/wordmark.js';
 import { useSessionQuery, useSignOutMutation } from '../state/api.js';
 import { Search } from './search.js';
-import { useAppDispatch, useAppSelector } from '../state/store.js';
+import { useAppDispatch, useAppSelector, useShownDay } from '../state/store.js';
 import { today } from '../state/today.js';
-
-const AREAS = [
-  ['', 'Overview'],
-  ['/buy', 'Buy'],
-  ['/make', 'Make'],
-  ['/run', 'Run'],
-  ['/sell', 'Sell'],
-  ['/plan', 'Plan'],
-] as const;
+import { useLooseEnds } from './use-loose-ends.js';
 
 interface HeaderProps {
   readonly searching: boolean;
@@ -24,33 +35,45 @@ interface HeaderProps {
 
 /** In reach on every screen: the book, what is applied to it, the areas in working order, search, and how it stands. */
 export function Header({ searching, setSearching }: HeaderProps) {
-  const path = useBookPath();
+  const address = useAddress();
   const settings = useSettings();
   const isTrial = useAppSelector(({ book }) => book.trial.length > 0);
   return (
-    <header className="header">
-      <NavLink to="/books" className="wordmark" title="To your books">
+    <header className="flex min-h-12 flex-none flex-wrap items-center gap-x-3.5 gap-y-1 border-b border-base-300 px-4 max-desk:py-2 print:hidden">
+      <NavLink to="/books" className={WORDMARK} title="To your books">
         Nuvar
       </NavLink>
-      <div className="header-book">
-        <NavLink to={`${path}/settings`} className="header-name" title="Settings of the book">
+      <div className="flex max-w-44 flex-col leading-tight">
+        <ScreenLink to="settings" className="truncate font-semibold">
           {settings.name}
-        </NavLink>
-        <span className="flex gap-1">
-          <span className={isTrial ? 'applied applied-trial' : 'applied'}>{isTrial ? 'Trial' : 'Baseline'}</span>
+        </ScreenLink>
+        <span className="flex gap-1 text-xs">
+          <span className={isTrial ? 'font-bold text-primary' : 'text-soft'}>{isTrial ? 'Trial' : 'Baseline'}</span>
           <AsOf />
         </span>
       </div>
-      <nav className="areas" aria-label="Areas">
-        {AREAS.map(([to, label]) => (
-          <NavLink key={label} to={`${path}${to}`} end={to === ''} className="area">
-            {label}
-          </NavLink>
-        ))}
+      <nav className="flex self-stretch" aria-label="Areas">
+        {SCREEN_IDS.map((id) => {
+          const { area, letter } = screenOf(id);
+          return (
+            area !== undefined && (
+              <NavLink
+                key={id}
+                to={address(id)}
+                end={id === 'overview'}
+                className="flex min-h-12 items-center border-y-3 border-transparent px-2.5 text-soft aria-[current=page]:border-b-primary aria-[current=page]:font-semibold aria-[current=page]:text-base-content"
+                title={`${screenOf(id).name} (Alt+Shift+${letter ?? ''})`}
+              >
+                {area}
+              </NavLink>
+            )
+          );
+        })}
       </nav>
       <span className="grow" />
-      <button type="button" className="search-button" onClick={() => setSearching(true)}>
-        Search <kbd>Ctrl K</kbd>
+      <button type="button" className="btn text-soft" onClick={() => setSearching(true)}>
+        <SearchIcon size={15} aria-hidden="true" />
+        Search <kbd className="kbd kbd-sm font-sans text-soft max-wide:hidden">Ctrl K</kbd>
       </button>
       <LooseEndsCount />
       <UndoButtons />
@@ -64,43 +87,64 @@ export function Header({ searching, setSearching }: HeaderProps) {
 /** The day as of which everything is worked out; another than today is unmistakable. */
 function AsOf() {
   const asOf = useAppSelector(({ book }) => book.asOf);
+  const { locale } = useSettings();
   const dispatch = useAppDispatch();
-  const choose = (day: string | null) => dispatch(bookActions.dayChosen(day));
+  const choose = (day: string | null) => dispatch(bookActions.dayChosen(day === today() ? null : day));
+  const read = (text: string): string | null => {
+    const reading = readDayText(text, locale);
+    if ('refusal' in reading) return reading.refusal;
+    choose(reading.value);
+    return null;
+  };
+  const shown = useShownDay();
   return (
-    <details className="as-of">
-      <summary className={asOf === null ? 'applied' : 'applied applied-trial'}>as of {asOf ?? 'today'}</summary>
-      <div className="export-choices as-of-choices">
-        <label>
-          Work everything out as of
-          <input
-            type="date"
-            className="input-line"
-            value={asOf ?? today()}
-            onChange={(event) =>
-              event.target.value !== '' && choose(event.target.value === today() ? null : event.target.value)
-            }
-          />
-        </label>
-        <button type="button" disabled={asOf === null} onClick={() => choose(null)}>
-          Back to today
-        </button>
-      </div>
-    </details>
+    <Popover>
+      <PopoverButton
+        className={`underline decoration-dotted ${asOf === null ? 'text-soft' : 'font-bold text-primary'}`}
+      >
+        as of {asOf === null ? 'today' : dayText(asOf, locale)}
+      </PopoverButton>
+      <PopoverPanel
+        anchor="bottom start"
+        focus
+        className="z-30 flex w-64 flex-col gap-2 border border-rule bg-base-100 p-3"
+      >
+        {({ close }) => (
+          <>
+            <span className="flex items-center gap-1.5" aria-hidden="true">
+              <CalendarDays size={15} />
+              Show figures as of
+            </span>
+            <DayInput label="Show figures as of" value={dayText(shown, locale)} day={shown} commit={read} autoFocus />
+            <button
+              type="button"
+              className="btn"
+              disabled={asOf === null}
+              onClick={() => {
+                choose(null);
+                close();
+              }}
+            >
+              Back to today
+            </button>
+          </>
+        )}
+      </PopoverPanel>
+    </Popover>
   );
 }
 
 function LooseEndsCount() {
-  const path = useBookPath();
-  const ends = useView('looseEnds');
+  const ends = useLooseEnds();
   const count = ends?.length ?? 0;
+  const { locale } = useSettings();
   return (
-    <NavLink to={`${path}/loose-ends`} className={count > 0 ? 'loose-count loose-count-some' : 'loose-count'}>
-      {ends === undefined
-        ? 'Loose ends'
-        : count === 0
-          ? 'No loose ends'
-          : `${count} loose ${count === 1 ? 'end' : 'ends'}`}
-    </NavLink>
+    <ScreenLink
+      to="looseEnds"
+      className={`whitespace-nowrap ${count > 0 ? 'underline decoration-error decoration-dotted decoration-2 underline-offset-3' : 'text-soft'}`}
+    >
+      {ends === undefined ? 'Loose ends' : count === 0 ? 'No loose ends' : counted(count, 'loose end', locale)}
+    </ScreenLink>
   );
 }
 
@@ -112,21 +156,23 @@ function UndoButtons() {
     <span className="flex">
       <button
         type="button"
-        className="quiet-button"
+        className="btn btn-ghost"
         disabled={last === undefined}
         onClick={() => dispatch(undo())}
-        title={last ? `Take back (Ctrl+Z): ${last.label}` : 'Nothing to take back'}
+        title={last ? `Undo (Ctrl+Z): ${last.label}` : 'Nothing to undo'}
       >
-        Undo
+        <Undo2 size={15} aria-hidden="true" />
+        <span className="max-wide:sr-only">Undo</span>
       </button>
       <button
         type="button"
-        className="quiet-button"
+        className="btn btn-ghost"
         disabled={next === undefined}
         onClick={() => dispatch(redo())}
-        title={next ? 'Do again (Ctrl+Shift+Z)' : 'Nothing to do again'}
+        title={next ? 'Redo (Ctrl+Y)' : 'Nothing to redo'}
       >
-        Redo
+        <Redo2 size={15} aria-hidden="true" />
+        <span className="max-wide:sr-only">Redo</span>
       </button>
     </span>
   );
@@ -142,7 +188,7 @@ function Saved() {
         ? 'Saving'
         : `${waiting} waiting`;
   return (
-    <span className="saved" role="status" title="Every edit is saved as it is made">
+    <span className="min-w-14 text-right text-soft" role="status" title="Every edit is saved as it is made">
       {word}
     </span>
   );
@@ -152,26 +198,31 @@ function PersonMenu() {
   const { data: session } = useSessionQuery();
   const [signOut] = useSignOutMutation();
   const navigate = useNavigate();
-  const path = useBookPath();
+  const address = useAddress();
   const isGuest = session?.user?.isGuest === true;
+  const leave = async () => {
+    await signOut();
+    void navigate('/sign-in');
+  };
   return (
-    <details className="menu">
-      <summary className="quiet-button">{session?.user?.name ?? 'Account'}</summary>
-      <div className="menu-list">
-        <NavLink to={`${path}/history`}>History</NavLink>
-        <NavLink to={`${path}/settings`}>Settings</NavLink>
-        <NavLink to="/books">Your books</NavLink>
-        {isGuest && <NavLink to={`/sign-in?to=${encodeURIComponent(path)}`}>Keep this book: make an account</NavLink>}
-        <button
-          type="button"
-          onClick={async () => {
-            await signOut();
-            void navigate('/sign-in');
-          }}
-        >
-          {isGuest ? 'Leave the demo' : 'Sign out'}
-        </button>
-      </div>
-    </details>
+    <Menu
+      label={session?.user?.name ?? 'Account'}
+      icon={UserRound}
+      choices={[
+        { label: 'History', icon: History, to: address('history') },
+        { label: 'Settings', icon: Settings, to: address('settings') },
+        { label: 'Your books', icon: BookOpen, to: '/books' },
+        ...(isGuest
+          ? [
+              {
+                label: 'Keep this book: create an account',
+                icon: UserRound,
+                to: `/sign-in?to=${encodeURIComponent(address('overview'))}`,
+              },
+            ]
+          : []),
+        { label: isGuest ? 'Leave the demo' : 'Sign out', icon: LogOut, act: () => void leave() },
+      ]}
+    />
   );
 }

@@ -1,54 +1,29 @@
-import { describeWrites } from '@nuvar/book';
-import { useEffect, useState } from 'react';
 import { model } from '../book/model.js';
-import { transport, type HistoryEntry } from '../book/transport.js';
-import { namesOf } from '../book/undo-stacks.js';
+import { sentencesOf } from '../book/undo-stacks.js';
 import { useSettings } from '../book/use-book.js';
 import { momentWords } from '../figures/format.js';
-import { useAppSelector } from '../state/store.js';
+import type { HistoryEntry } from '../state/api.js';
 import { EditsSetAside } from './edits-set-aside.js';
+import { useHistory } from './use-history.js';
 
 const MOST_SENTENCES = 8;
 
 /** Who changed what, and when. */
 export function HistoryScreen() {
-  const bookId = useAppSelector(({ book }) => book.id) ?? '';
-  const revision = useAppSelector(({ book }) => book.revision);
-  const [entries, setEntries] = useState<readonly HistoryEntry[]>([]);
-  const [isAway, setIsAway] = useState(false);
-  useEffect(() => {
-    let left = false;
-    void transport.latest(bookId).then((answer) => {
-      if (left) return;
-      setIsAway(!answer.ok);
-      if (answer.ok)
-        setEntries((known) => [
-          ...answer.value,
-          ...known.filter((entry) => entry.revision < (answer.value.at(-1)?.revision ?? 0)),
-        ]);
-    });
-    return () => {
-      left = true;
-    };
-  }, [bookId, revision]);
-  const older = async () => {
-    const answer = await transport.latest(bookId, entries.at(-1)?.revision);
-    setIsAway(!answer.ok);
-    if (answer.ok) setEntries([...entries, ...answer.value]);
-  };
+  const { entries, isAway, hasOlder, showOlder } = useHistory();
   return (
-    <div className="page">
-      <h1 className="screen-title">History</h1>
-      <p className="text-soft">Every edit of the book. Ctrl+Z takes back your own latest one, on any screen.</p>
+    <div className="max-w-page">
+      <h1 className="font-serif text-title">History</h1>
+      <p className="text-soft">Every edit of the book. Ctrl+Z undoes your own latest edit, on any screen.</p>
       <EditsSetAside />
       {isAway && <p role="alert">The server does not answer, so the history cannot be shown now.</p>}
-      <ol className="history">
+      <ol>
         {entries.map((entry) => (
           <Entry key={entry.revision} entry={entry} />
         ))}
       </ol>
-      {(entries.at(-1)?.revision ?? 1) > 1 && (
-        <button type="button" className="button" onClick={() => void older()}>
+      {hasOlder && (
+        <button type="button" className="btn mt-3 print:hidden" onClick={showOlder}>
           Show older ones
         </button>
       )}
@@ -58,18 +33,18 @@ export function HistoryScreen() {
 
 function Entry({ entry }: { entry: HistoryEntry }) {
   const { locale } = useSettings();
-  const sentences = describeWrites(entry.writes.slice(0, MOST_SENTENCES), namesOf(model.rows, entry.writes));
+  const sentences = sentencesOf(model.rows, entry.writes, MOST_SENTENCES);
   const left = entry.writeCount - sentences.length;
   return (
-    <li>
-      <p className="text-soft text-sm">
+    <li className="grid gap-4 border-b border-base-300 py-2 desk:grid-cols-[9rem_minmax(0,1fr)]">
+      <p className="text-soft text-note">
         {momentWords(entry.at, locale)}
         <br />
         {entry.userName}
       </p>
       <div>
-        {entry.undoes !== null && <p className="font-semibold">Taken back:</p>}
-        {entry.revision === 1 && <p className="font-semibold">The book was made</p>}
+        {entry.undoes !== null && <p className="font-semibold">Undone:</p>}
+        {entry.revision === 1 && <p className="font-semibold">Book created</p>}
         <ul>
           {sentences.map((sentence, index) => (
             <li key={index}>{sentence}</li>

@@ -1,18 +1,17 @@
-import { useView } from '../engine/use-view.js';
+import { useLooseEnds } from './use-loose-ends.js';
 import { LooseEndList } from './loose-end-list.js';
+import { Empty } from '../figures/empty.js';
 
 /** Everything that keeps figures from being whole or right, what affects most first. */
 export function LooseEndsScreen() {
-  const ends = useView('looseEnds');
+  const ends = useLooseEnds();
   return (
-    <div className="page">
-      <h1 className="screen-title">Loose ends</h1>
+    <div className="max-w-page">
+      <h1 className="font-serif text-title">Loose ends</h1>
       <p className="text-soft">
-        What keeps figures from being whole or right. What touches most products stands first.
+        What keeps figures from being complete or right. What affects most products comes first.
       </p>
-      {ends?.length === 0 && (
-        <p className="empty">There are none: every figure is whole, every price carries its cost.</p>
-      )}
+      {ends?.length === 0 && <Empty>None: every figure is complete, and every price covers its cost.</Empty>}
       {ends && <LooseEndList ends={ends} />}
     </div>
   );

@@ -10,7 +10,7 @@ const SHOWN_FOR = 6000;
 export function Notices() {
   const notices = useAppSelector((state) => state.notices.list);
   return (
-    <div className="notices" role="status" aria-live="polite">
+    <div className="toast toast-start z-40 max-w-[min(42rem,92vw)] print:hidden" role="status" aria-live="polite">
       {notices.map((notice) => (
         <NoticeLine key={notice.id} notice={notice} />
       ))}
@@ -28,12 +28,14 @@ function NoticeLine({ notice }: { notice: Notice }) {
     return () => clearTimeout(timer);
   }, [dispatch, id, stays]);
   return (
-    <p className={`notice ${tone === 'problem' ? 'notice-problem' : ''}`}>
+    <p
+      className={`alert flex px-4 py-1.5 bg-neutral text-neutral-content ${tone === 'problem' ? 'border-l-5 border-l-error' : ''}`}
+    >
       <span>{sentence}</span>
       {question && (
         <button
           type="button"
-          className="quiet-button"
+          className="link whitespace-nowrap"
           onClick={() => {
             dispatch(dismissed(id));
             dispatch(
@@ -41,10 +43,10 @@ function NoticeLine({ notice }: { notice: Notice }) {
             );
           }}
         >
-          {question.action === 'force' ? 'Take it back' : 'Archive it'}
+          {question.action === 'force' ? 'Undo it' : 'Archive it'}
         </button>
       )}
-      <button type="button" className="quiet-button" onClick={() => dispatch(dismissed(id))}>
+      <button type="button" className="link whitespace-nowrap" onClick={() => dispatch(dismissed(id))}>
         {question ? 'Leave it' : 'Close'}
       </button>
     </p>

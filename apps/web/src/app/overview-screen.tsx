@@ -1,25 +1,32 @@
-import { Link } from 'react-router';
 import type { OverviewView } from '@nuvar/core';
-import { useBookPath, useSettings } from '../book/use-book.js';
+import { useSettings } from '../book/use-book.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
+import { partLook } from '../figures/part-looks.js';
+import { counted, countText } from '../figures/format.js';
 import { PriceStrip, StripLegend } from '../figures/price-strip.js';
 import { FirstSteps } from './first-steps.js';
 import { LatestChanges } from './latest-changes.js';
+import { useLooseEnds } from './use-loose-ends.js';
 import { LooseEndList } from './loose-end-list.js';
+import { Empty } from '../figures/empty.js';
+import { DetailHeading } from '../figures/detail-heading.js';
+import { ScreenLink } from '../figures/screen-link.js';
 
-const MOST_PRODUCTS = 14;
+/** Where there are more products than this, those that earn most and those that earn least are shown. */
+const MOST_PRODUCTS = 12;
+const AT_EACH_END = 5;
 const MOST_ENDS = 6;
 
 /** What an owner wants to see on opening the book. */
 export function OverviewScreen() {
   const overview = useView('overview');
-  const ends = useView('looseEnds');
-  const path = useBookPath();
-  if (overview === undefined) return <p className="empty">Working it out</p>;
+  const ends = useLooseEnds();
+  const { locale } = useSettings();
+  if (overview === undefined) return <Empty>Calculating</Empty>;
   return (
-    <div className="overview">
+    <div className="grid gap-10 desk:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="min-w-0">
         <FirstSteps />
         {(overview.products.length > 0 || Number(overview.runningCosts.amount ?? 0) > 0) && <OpenDay view={overview} />}
@@ -27,13 +34,11 @@ export function OverviewScreen() {
       </div>
       <div className="min-w-0">
         <section aria-label="Loose ends">
-          <h2 className="section-title">Loose ends</h2>
-          {ends?.length === 0 && <p className="text-soft">None: every figure is whole.</p>}
-          <LooseEndList ends={(ends ?? []).slice(0, MOST_ENDS)} />
-          {ends !== undefined && ends.length > MOST_ENDS && (
-            <Link className="link" to={`${path}/loose-ends`}>
-              All {ends.length} loose ends
-            </Link>
+          <h2 className="text-section">Loose ends</h2>
+          {ends?.length === 0 && <p className="text-soft">None: every figure is complete.</p>}
+          <LooseEndList ends={ends ?? []} most={MOST_ENDS} />
+          {ends !== undefined && ends.length > 0 && (
+            <ScreenLink to="looseEnds">All {counted(ends.length, 'loose end', locale)}</ScreenLink>
           )}
         </section>
         <LatestChanges />
@@ -48,39 +53,44 @@ function OpenDay({ view }: { view: OverviewView }) {
   const [cost, left] = [Number(view.perOpenDay.amount ?? 0), Number(view.contributionPerOpenDay.amount ?? 0)];
   const scale = Math.max(cost, left, 1e-9);
   return (
-    <section aria-label="The open day" className="open-day">
+    <section aria-label="The open day" className="mb-6">
       <div className="flex flex-wrap items-baseline gap-x-10 gap-y-2">
         <div>
-          <h2 className="detail-heading">An open day costs</h2>
+          <DetailHeading as="h2">An open day costs</DetailHeading>
           <LeadFigure figure={view.perOpenDay} digits={2} unit={currency} isLarge />
         </div>
         <div>
-          <h2 className="detail-heading">The planned sales leave, a day</h2>
-          <p className="lead-figure lead-figure-large">
-            <Amount figure={view.contributionPerOpenDay} digits={2} />{' '}
-            <span className="text-base text-soft">{currency}</span>
-          </p>
+          <DetailHeading as="h2">Planned sales leave per day</DetailHeading>
+          <LeadFigure figure={view.contributionPerOpenDay} digits={2} unit={currency} isLarge />
         </div>
         <div>
-          <h2 className="detail-heading">Result of a month</h2>
+          <DetailHeading as="h2">Monthly result</DetailHeading>
           <LeadFigure figure={view.resultPerMonth} digits={2} unit={currency} isLarge />
         </div>
         <p className="text-soft">
-          {view.covered.amount !== null && (
+          {view.covered.amount !== null && left >= 0 && (
             <>
-              <Amount figure={view.covered} digits={1} /> % covered of{' '}
+              Planned sales cover <Amount figure={view.covered} digits={1} /> % of the running costs.{' '}
             </>
           )}
-          running costs of <Amount figure={view.runningCosts} digits={2} /> {currency} a month, on{' '}
+          Running costs <Amount figure={view.runningCosts} digits={2} /> {currency} a month, on{' '}
           <Amount figure={view.openDays} digits={1} /> open days
         </p>
       </div>
+      {left < 0 && (
+        <p className="mt-2 font-semibold text-error">
+          At these prices the planned sales lose money: they leave nothing to cover the running costs.
+        </p>
+      )}
       {cost > 0 && (
-        <div className="day-bars" aria-hidden="true">
+        <div
+          className="mt-2 grid grid-cols-[max-content_minmax(0,1fr)] items-center gap-x-3 gap-y-1 text-note text-soft"
+          aria-hidden="true"
+        >
           <span>costs</span>
-          <div className="day-bar part-overhead" style={{ width: `${(cost / scale) * 100}%` }} />
+          <div className={`h-3 ${partLook('overhead')}`} style={{ width: `${(cost / scale) * 100}%` }} />
           <span>sales leave</span>
-          <div className="day-bar part-profit" style={{ width: `${Math.max(0, (left / scale) * 100)}%` }} />
+          <div className={`h-3 ${partLook('profit')}`} style={{ width: `${Math.max(0, (left / scale) * 100)}%` }} />
         </div>
       )}
     </section>
@@ -89,55 +99,64 @@ function OpenDay({ view }: { view: OverviewView }) {
 
 /** Which products earn and which do not, their strips on one scale. */
 function Earners({ view }: { view: OverviewView }) {
-  const { currency } = useSettings();
-  const path = useBookPath();
+  const { currency, locale } = useSettings();
   if (view.products.length === 0) return null;
+  const isCut = view.products.length > MOST_PRODUCTS;
+  const products = isCut ? view.products.filter(({ isKnown }) => isKnown) : view.products;
+  const scale = Number(view.scale);
   return (
-    <section aria-label="Which products earn">
-      <h2 className="section-title">Which products earn</h2>
+    <section aria-label="Which products earn most">
+      <h2 className="text-section">Which products earn most</h2>
       <StripLegend />
-      <table className="plain-table earners">
+      <table className="table">
         <thead>
           <tr>
             <th scope="col">Product</th>
             <th scope="col">Price before tax, on one scale</th>
             <th scope="col" className="text-right">
-              {currency} left a unit
+              Profit a unit, {currency}
             </th>
             <th scope="col" className="text-right">
               Margin, %
             </th>
             <th scope="col" className="text-right">
-              {currency} contribution a month
+              Contribution a month, {currency}
             </th>
           </tr>
         </thead>
         <tbody>
-          {view.products.slice(0, MOST_PRODUCTS).map((product) => (
-            <Earner key={product.pricePointId} product={product} scale={Number(view.scale)} />
+          {(isCut ? products.slice(0, AT_EACH_END) : products).map((product) => (
+            <Earner key={product.pricePointId} product={product} scale={scale} />
           ))}
+          {isCut && (
+            <tr>
+              <td colSpan={5} className="text-note text-soft">
+                {counted(Math.max(0, products.length - 2 * AT_EACH_END), 'product', locale)} between these and the{' '}
+                {countText(AT_EACH_END, locale)} that earn least
+              </td>
+            </tr>
+          )}
+          {isCut &&
+            products
+              .slice(Math.max(AT_EACH_END, products.length - AT_EACH_END))
+              .map((product) => <Earner key={product.pricePointId} product={product} scale={scale} />)}
         </tbody>
       </table>
-      {view.products.length > MOST_PRODUCTS && (
-        <Link className="link" to={`${path}/sell`}>
-          All {view.products.length} prices
-        </Link>
-      )}
+      {isCut && <ScreenLink to="sell">All {counted(view.products.length, 'price', locale)}</ScreenLink>}
     </section>
   );
 }
 
 function Earner({ product, scale }: { product: OverviewView['products'][number]; scale: number }) {
   const view = useView('price', product.pricePointId);
-  const path = useBookPath();
   return (
     <tr>
       <th scope="row">
-        <Link className="row-link" to={`${path}/sell/${product.id}`}>
+        <ScreenLink to="sell" row={product.id} className="block truncate hover:underline">
           {product.name}
-        </Link>
+        </ScreenLink>
       </th>
-      <td className="earner-strip">
+      <td className="w-[38%] pl-0!">
         {view && <PriceStrip strip={view.strip} scale={Math.max(scale, 1e-9)} height={16} />}
       </td>
       <td className="text-right">

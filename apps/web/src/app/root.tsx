@@ -1,6 +1,7 @@
 import { isRouteErrorResponse, Link, Navigate, Outlet, useLocation, useRouteError } from 'react-router';
 import { useSessionQuery } from '../state/api.js';
 import { Notices } from './notices.js';
+import { LoneScreen } from '../controls/lone-screen.js';
 
 export function Root() {
   return (
@@ -17,13 +18,13 @@ export function SignedIn() {
   const { pathname } = useLocation();
   if (isError) {
     return (
-      <main className="lone-screen">
-        <h1 className="screen-title">The server does not answer</h1>
+      <LoneScreen>
+        <h1 className="font-serif text-title">The server does not answer</h1>
         <p>Nothing is lost: what was not sent yet is kept on this machine.</p>
-        <button type="button" className="button button-main" onClick={() => void refetch()}>
+        <button type="button" className="btn btn-primary" onClick={() => void refetch()}>
           Try again
         </button>
-      </main>
+      </LoneScreen>
     );
   }
   if (session === undefined) return null;
@@ -35,20 +36,18 @@ export function ErrorScreen() {
   const error = useRouteError();
   const missing = isRouteErrorResponse(error) && error.status === 404;
   return (
-    <main className="lone-screen">
-      <h1 className="screen-title">
-        {missing ? 'There is nothing at this address' : 'This screen could not be shown'}
-      </h1>
+    <LoneScreen>
+      <h1 className="font-serif text-title">{missing ? 'Page not found' : 'This page could not be shown'}</h1>
       <p>
         {missing
-          ? 'The address may be mistyped, or what stood here is gone.'
-          : 'What you have entered is safe. Loading the page again usually helps.'}
+          ? 'The address may be wrong, or the page may have been removed.'
+          : 'Your entries are safe. Reloading the page usually helps.'}
       </p>
       <p>
-        <Link className="link" to="/books">
+        <Link className="link link-primary" to="/books">
           To your books
         </Link>
       </p>
-    </main>
+    </LoneScreen>
   );
 }

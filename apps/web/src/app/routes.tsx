@@ -1,93 +1,54 @@
-import { createBrowserRouter, Navigate } from 'react-router';
-import { BooksList } from '../accounts/books-list.js';
-import { SignIn } from '../accounts/sign-in.js';
-import { BookShell } from './book-shell.js';
+import type { ComponentType } from 'react';
+import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
+import { SCREEN_IDS, screenOf, type ScreenId } from '../book/screens.js';
 import { ErrorScreen, Root, SignedIn } from './root.js';
+
+/** What each screen is made of, fetched when it is first gone to. */
+const COMPONENTS: Readonly<Record<ScreenId, () => Promise<ComponentType>>> = {
+  overview: async () => (await import('./overview-screen.js')).OverviewScreen,
+  buy: async () => (await import('../purchasing/buy-screen.js')).BuyScreen,
+  shipments: async () => (await import('../purchasing/shipment/shipments-screen.js')).ShipmentsScreen,
+  chargeRules: async () => (await import('../purchasing/shipment/rules-screen.js')).RulesScreen,
+  customs: async () => (await import('../purchasing/shipment/customs-screen.js')).CustomsScreen,
+  import: async () => (await import('../purchasing/import/import-screen.js')).ImportScreen,
+  make: async () => (await import('../costing/make-screen.js')).MakeScreen,
+  guide: async () => (await import('./guide/guide-screen.js')).GuideScreen,
+  grades: async () => (await import('../production/grades-screen.js')).GradesScreen,
+  equipment: async () => (await import('../production/equipment-screen.js')).EquipmentScreen,
+  run: async () => (await import('../overhead/run-screen.js')).RunScreen,
+  sell: async () => (await import('../selling/sell-screen.js')).SellScreen,
+  channels: async () => (await import('../selling/channels-screen.js')).ChannelsScreen,
+  plan: async () => (await import('../planning/plan-screen.js')).PlanScreen,
+  looseEnds: async () => (await import('./loose-ends-screen.js')).LooseEndsScreen,
+  history: async () => (await import('./history-screen.js')).HistoryScreen,
+  settings: async () => (await import('./settings-screen.js')).SettingsScreen,
+};
+
+const screens = SCREEN_IDS.map((id): RouteObject => {
+  const { path } = screenOf(id);
+  const lazy = async () => ({ Component: await COMPONENTS[id]() });
+  return path === '' ? { index: true, id, lazy } : { path, id, lazy };
+});
 
 export const router = createBrowserRouter([
   {
     element: <Root />,
     errorElement: <ErrorScreen />,
     children: [
-      { path: '/sign-in', element: <SignIn /> },
+      { path: '/sign-in', lazy: async () => ({ Component: (await import('../accounts/sign-in.js')).SignIn }) },
       {
         element: <SignedIn />,
         children: [
           { path: '/', element: <Navigate to="/books" replace /> },
-          { path: '/books', element: <BooksList /> },
+          {
+            path: '/books',
+            lazy: async () => ({ Component: (await import('../accounts/books-list.js')).BooksList }),
+          },
           {
             path: '/books/:bookId',
-            element: <BookShell />,
+            lazy: async () => ({ Component: (await import('./book-shell.js')).BookShell }),
             errorElement: <ErrorScreen />,
-            children: [
-              {
-                index: true,
-                handle: 'Overview',
-                lazy: async () => ({ Component: (await import('./overview-screen.js')).OverviewScreen }),
-              },
-              {
-                path: 'buy/import',
-                handle: 'Take in a price list or an invoice',
-                lazy: async () => ({ Component: (await import('../purchasing/import/import-screen.js')).ImportScreen }),
-              },
-              {
-                path: 'buy/:materialId?',
-                handle: 'Buy: materials',
-                lazy: async () => ({ Component: (await import('../purchasing/buy-screen.js')).BuyScreen }),
-              },
-              {
-                path: 'make/grades',
-                handle: 'Labour grades',
-                lazy: async () => ({ Component: (await import('../production/grades-screen.js')).GradesScreen }),
-              },
-              {
-                path: 'make/guide/:productId?',
-                handle: 'Guide: cost a product step by step',
-                lazy: async () => ({ Component: (await import('./guide/guide-screen.js')).GuideScreen }),
-              },
-              {
-                path: 'make/equipment',
-                handle: 'Equipment and shared runs',
-                lazy: async () => ({ Component: (await import('../production/equipment-screen.js')).EquipmentScreen }),
-              },
-              {
-                path: 'make/:productId?',
-                handle: 'Make: products',
-                lazy: async () => ({ Component: (await import('../costing/make-screen.js')).MakeScreen }),
-              },
-              {
-                path: 'run',
-                handle: 'Run: running costs',
-                lazy: async () => ({ Component: (await import('../overhead/run-screen.js')).RunScreen }),
-              },
-              {
-                path: 'sell/channels',
-                handle: 'Places to sell',
-                lazy: async () => ({ Component: (await import('../selling/channels-screen.js')).ChannelsScreen }),
-              },
-              {
-                path: 'sell/:productId?',
-                handle: 'Sell: prices',
-                lazy: async () => ({ Component: (await import('../selling/sell-screen.js')).SellScreen }),
-              },
-              {
-                path: 'plan/:productId?',
-                handle: 'Plan: break-even',
-                lazy: async () => ({ Component: (await import('../planning/plan-screen.js')).PlanScreen }),
-              },
-              {
-                path: 'loose-ends',
-                lazy: async () => ({ Component: (await import('./loose-ends-screen.js')).LooseEndsScreen }),
-              },
-              {
-                path: 'history',
-                lazy: async () => ({ Component: (await import('./history-screen.js')).HistoryScreen }),
-              },
-              {
-                path: 'settings',
-                lazy: async () => ({ Component: (await import('./settings-screen.js')).SettingsScreen }),
-              },
-            ],
+            children: screens,
           },
         ],
       },

@@ -4,8 +4,9 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { redo, undo } from '../book/edit.js';
 import { model } from '../book/model.js';
-import { usePlaceHref } from '../book/place.js';
-import { useBookPath, useVersion } from '../book/use-book.js';
+import { useAddress, usePlaceHref, type ArrivalState } from '../book/place.js';
+import { SCREEN_IDS, screenOf, type ScreenId } from '../book/screens.js';
+import { useVersion } from '../book/use-book.js';
 import { Dialog } from '../controls/dialog.js';
 import { offersFor } from '../controls/offers.js';
 import { applyTheme } from './theme.js';
@@ -15,6 +16,8 @@ interface Found {
   readonly value: string;
   readonly label: string;
   readonly what: string;
+  /** The keys that do the same. */
+  readonly keys?: string;
   readonly act: () => void;
 }
 
@@ -40,7 +43,7 @@ export function Search({ onClose }: { onClose: () => void }) {
         {...getInputProps({
           'aria-label': 'Search the book or run a command',
           'aria-labelledby': undefined,
-          className: 'input-box w-full',
+          className: 'input my-2',
           placeholder: 'A product, a material, a screen, a command',
           autoFocus: true,
           // Straight from the field: by way of the combobox fast typing would lose letters.
@@ -48,94 +51,91 @@ export function Search({ onClose }: { onClose: () => void }) {
           onKeyDown: (event) => event.key === 'Escape' && onClose(),
         })}
       />
-      <ul {...getMenuProps({ 'aria-label': 'Found', 'aria-labelledby': undefined })} className="found-list">
+      <ul
+        {...getMenuProps({ 'aria-label': 'Found', 'aria-labelledby': undefined })}
+        className="menu max-h-88 min-h-24 w-full flex-nowrap overflow-auto p-0"
+      >
         {found.map((item, index) => (
-          <li
-            key={item.value}
-            {...getItemProps({ item, index })}
-            className={index === highlightedIndex ? 'found found-marked' : 'found'}
-          >
-            <span>{item.label}</span>
-            <span className="text-soft text-sm">{item.what}</span>
+          <li key={item.value} {...getItemProps({ item, index })}>
+            <span className={`flex gap-4 ${index === highlightedIndex ? 'menu-active' : ''}`}>
+              <span className="grow">{item.label}</span>
+              {item.keys !== undefined && (
+                <kbd className="kbd kbd-sm bg-transparent font-sans text-inherit">{item.keys}</kbd>
+              )}
+              <span className={`text-note ${index === highlightedIndex ? '' : 'text-soft'}`}>{item.what}</span>
+            </span>
           </li>
         ))}
       </ul>
-      {found.length === 0 && <p className="text-soft">Nothing in this book is called like that.</p>}
+      {found.length === 0 && <p className="text-soft">No matches.</p>}
     </Dialog>
   );
 }
 
-/** What a row is called in the search beside its name, where it is another word than that of its kind. */
-const WHAT: Partial<Readonly<Record<Kind, string>>> = { channel: 'place to sell' };
-
-/** Where the search leads for named rows that have a screen of their own; else it leads to the field of their name. */
-const LEADS_TO: Partial<Readonly<Record<Kind, (id: string) => string>>> = {
-  product: (id) => `/make/${id}`,
-  material: (id) => `/buy/${id}`,
-  runningCost: (id) => `/run?at=${id}.amount`,
-};
-
 /** Named rows that have a line of their own in a list: parts of a product are found by the product. */
 const FINDABLE = NAMED_KINDS.filter((kind) => kind !== 'settings' && KINDS[kind].copiedWith.length === 0);
+/** Kinds that a screen says it opens; the others are found by the field of their name. */
+const OPENED = SCREEN_IDS.flatMap((screen) => (screenOf(screen).finds ?? []).map((entry) => ({ screen, ...entry })));
+/** What is looked for most comes first. */
+const FIRST: readonly Kind[] = ['product', 'material'];
 
 function useFindable(): Found[] {
-  const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const path = useBookPath();
-  const hrefOf = usePlaceHref();
   const version = useVersion(...FINDABLE);
+  const goTo = useGoTo();
   return useMemo(() => {
-    const go = (to: string) => () => void navigate(`${path}${to}`);
-    const rowsOf = (kind: Kind): Found[] =>
+    const rowsOf = (kind: Kind, what: string, to: (id: string) => void): Found[] =>
       inOrder(model.rows.all(kind)).map((row) => ({
-        value: `${kind}/${row.id}`,
+        value: `${what}/${row.id}`,
         label: String(fieldValue(row, 'name')),
-        what: WHAT[kind] ?? labelOfKind(kind),
-        act: () => {
-          const own = LEADS_TO[kind]?.(row.id);
-          void navigate(own === undefined ? hrefOf({ kind, id: row.id, field: 'name' }) : `${path}${own}`);
-        },
+        what,
+        act: () => to(row.id),
       }));
-    const prices = inOrder(model.rows.all('product')).map((row): Found => ({
-      value: `price/${row.id}`,
-      label: row.name,
-      what: 'price',
-      act: go(`/sell/${row.id}`),
+    const opened = OPENED.map(({ kind, what, field, screen }) => ({
+      kind,
+      rows: rowsOf(kind, what, (id) => (field === undefined ? goTo.detail(screen, id) : goTo.field(kind, id, field))),
     }));
-    const screens = [
-      ['Overview', ''],
-      ['Buy: materials', '/buy'],
-      ['Make: products', '/make'],
-      ['Labour grades', '/make/grades'],
-      ['Equipment', '/make/equipment'],
-      ['Run: running costs', '/run'],
-      ['Sell: prices', '/sell'],
-      ['Places to sell', '/sell/channels'],
-      ['Plan: break-even', '/plan'],
-      ['Loose ends', '/loose-ends'],
-      ['History', '/history'],
-      ['Settings', '/settings'],
-    ] as const;
-    const commands: Found[] = [
-      { value: 'undo', label: 'Undo', what: 'command', act: () => dispatch(undo()) },
-      { value: 'redo', label: 'Redo', what: 'command', act: () => dispatch(redo()) },
-      { value: 'light', label: 'Light colours', what: 'command', act: () => applyTheme('light') },
-      { value: 'dark', label: 'Dark colours', what: 'command', act: () => applyTheme('dark') },
-      { value: 'print', label: 'Print this screen', what: 'command', act: () => setTimeout(() => window.print(), 100) },
-    ];
-    const [materials, products, ...others] = [
-      rowsOf('material'),
-      rowsOf('product'),
-      ...FINDABLE.filter((kind) => kind !== 'material' && kind !== 'product').map(rowsOf),
-    ];
+    const others = FINDABLE.filter((kind) => !OPENED.some((entry) => entry.kind === kind)).map((kind) => ({
+      kind,
+      rows: rowsOf(kind, labelOfKind(kind), (id) => goTo.field(kind, id, 'name')),
+    }));
+    const rank = ({ kind }: { kind: Kind }) => (FIRST.indexOf(kind) + FIRST.length + 1) % (FIRST.length + 1);
+    const screens = SCREEN_IDS.map((id): Found => {
+      const { name, letter } = screenOf(id);
+      const keys = letter === undefined ? {} : { keys: `Alt Shift ${letter}` };
+      return { value: `screen/${id}`, label: name, what: 'screen', ...keys, act: () => goTo.screen(id) };
+    });
+    const command = (label: string, act: () => void, keys?: string): Found => ({
+      value: `command/${label}`,
+      label,
+      what: 'command',
+      act,
+      ...(keys === undefined ? {} : { keys }),
+    });
     return [
-      ...screens.map(([label, to]): Found => ({ value: `screen${to}`, label, what: 'screen', act: go(to) })),
-      ...(products ?? []),
-      ...prices,
-      ...(materials ?? []),
-      ...others.flat(),
-      ...commands,
+      ...screens,
+      ...[...opened, ...others].sort((one, other) => rank(one) - rank(other)).flatMap(({ rows }) => rows),
+      command('Undo', () => dispatch(undo()), 'Ctrl Z'),
+      command('Redo', () => dispatch(redo()), 'Ctrl Y'),
+      command('Light colours', () => applyTheme('light')),
+      command('Dark colours', () => applyTheme('dark')),
+      command('Print this screen', () => setTimeout(() => window.print(), 100), 'Ctrl P'),
     ];
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the rows are those of this version
-  }, [navigate, dispatch, path, hrefOf, version]);
+  }, [goTo, dispatch, version]);
+}
+
+/** Goes to a screen, to the detail of a row or to a field, each time with the cursor in a field. */
+function useGoTo() {
+  const navigate = useNavigate();
+  const address = useAddress();
+  const hrefOf = usePlaceHref();
+  return useMemo(() => {
+    const go = (to: string, state: ArrivalState) => void navigate(to, { state });
+    return {
+      screen: (screen: ScreenId) => go(address(screen), { arriveAt: 'screen' }),
+      detail: (screen: ScreenId, id: string) => go(address(screen, id), { arriveAt: 'detail' }),
+      field: (kind: Kind, id: string, field: string) => go(hrefOf({ kind, id, field }), {}),
+    };
+  }, [navigate, address, hrefOf]);
 }

@@ -1,11 +1,15 @@
 import { LOCALES, ROUNDING_MODES } from '@nuvar/book';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { localeName } from '../figures/format.js';
 import { PLANNING_WORDS } from '../purchasing/planning-words.js';
 import { RatesGrid } from '../purchasing/rates-grid.js';
+import { TaxOnPurchases } from '../purchasing/tax-on-purchases.js';
 import { UnitsGrid } from '../purchasing/units-grid.js';
+import { AddMemberForm } from '../accounts/forms.js';
+import { FormEntry, FormProblem } from '../controls/form-entry.js';
+import { useCheckedForm } from '../controls/use-checked-form.js';
 import { RowField } from '../controls/row-field.js';
 import {
   problemsOf,
@@ -17,6 +21,7 @@ import {
 } from '../state/api.js';
 import { useAppSelector } from '../state/store.js';
 import { applyTheme, chosenTheme, type Theme } from './theme.js';
+import { Fields } from '../controls/fields.js';
 
 const LOCALE_WORDS = Object.fromEntries(LOCALES.map((locale) => [locale, localeName(locale)]));
 const ROUNDING_WORDS = {
@@ -38,40 +43,41 @@ export function SettingsScreen() {
     />
   );
   return (
-    <div className="page page-columns">
+    <div className="grid max-w-page gap-12 desk:grid-cols-2">
       <section aria-label="Book">
-        <h1 className="screen-title">Settings</h1>
-        <div className="fields">
+        <h1 className="font-serif text-title">Settings</h1>
+        <Fields>
           {field('name')}
           {field('currency')}
           {field('locale', undefined, LOCALE_WORDS)}
           {field('rounding', undefined, ROUNDING_WORDS)}
           {field('salesTaxPercent', '% of the price before tax')}
           {field('pricesIncludeTax')}
-        </div>
-        <h2 className="section-title mt-6">What materials are planned to cost</h2>
-        <div className="fields">
+        </Fields>
+        <h2 className="text-section mt-6">Planning prices</h2>
+        <Fields>
           {field('planningBasis', undefined, PLANNING_WORDS)}
           {(settings.planningBasis === 'highest' || settings.planningBasis === 'average') &&
             field('planningMonths', 'months')}
           {field('bufferPercent', '% on top')}
-        </div>
-        <p className="text-soft">
-          A material may say otherwise for itself. Open days and normal hours stand under Run.
-        </p>
+        </Fields>
+        <p className="text-soft">Each material can override this. Open days and normal hours are set under Run.</p>
         <div className="mt-6">
           <RatesGrid />
         </div>
         <div className="mt-6">
+          <TaxOnPurchases />
+        </div>
+        <div className="mt-6">
           <UnitsGrid />
         </div>
-        <h2 className="section-title mt-6">Book file</h2>
+        <h2 className="text-section mt-6">Book file</h2>
         <p className="text-soft">
-          The whole book as one file, without its history: to keep, to hand on, or to take in again as a new book.
+          The whole book as one file, without its history. It can be imported again as a new book.
         </p>
         <p className="mt-2">
-          <a className="button" href={`/api/books/${settings.id}/file`} download={`${settings.name}.nuvar.json`}>
-            Save the book file
+          <a className="btn" href={`/api/books/${settings.id}/file`} download={`${settings.name}.nuvar.json`}>
+            Download the book file
           </a>
         </p>
         <LooksHere />
@@ -88,7 +94,7 @@ function LooksHere() {
   const [theme, setTheme] = useState<Theme>(chosenTheme);
   return (
     <>
-      <h2 className="section-title mt-6">Looks on this machine</h2>
+      <h2 className="text-section mt-6">Appearance</h2>
       <fieldset className="flex gap-5">
         <legend className="sr-only">Colours</legend>
         {(['light', 'dark', 'system'] as const).map((each) => (
@@ -96,14 +102,14 @@ function LooksHere() {
             <input
               type="radio"
               name="theme"
-              className="radio radio-sm"
+              className="radio radio-xs"
               checked={theme === each}
               onChange={() => {
                 setTheme(each);
                 applyTheme(each);
               }}
             />
-            {each === 'system' ? 'as the machine' : each}
+            {each === 'system' ? 'match system' : each}
           </label>
         ))}
       </fieldset>
@@ -111,7 +117,7 @@ function LooksHere() {
   );
 }
 
-const ROLE_WORDS = { owner: 'owner: everything', editor: 'editor: may edit', reader: 'reader: may look' };
+const ROLE_WORDS = { owner: 'owner', editor: 'editor: can edit', reader: 'reader: can read' };
 
 function People({ bookId, isOwner }: { bookId: string; isOwner: boolean }) {
   const { data: members } = useMembersQuery(bookId);
@@ -120,21 +126,12 @@ function People({ bookId, isOwner }: { bookId: string; isOwner: boolean }) {
   const [remove, removing] = useRemoveMemberMutation();
   const { pathname } = useLocation();
   const failed = putting.error ?? removing.error;
-  const add = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = event.currentTarget;
-    const { email = '', role = '' } = Object.fromEntries(new FormData(form)) as Record<string, string>;
-    void put({ bookId, email, role })
-      .unwrap()
-      .then(
-        () => form.reset(),
-        () => undefined,
-      );
-  };
+  const isGuest = session?.user?.isGuest === true;
+  const mayManage = isOwner && !isGuest;
   return (
     <>
-      <h2 className="section-title">People of this book</h2>
-      <table className="plain-table">
+      <h2 className="text-section">People</h2>
+      <table className="table">
         <tbody>
           {members?.map((member) => (
             <tr key={member.userId}>
@@ -142,9 +139,9 @@ function People({ bookId, isOwner }: { bookId: string; isOwner: boolean }) {
                 {member.name} <span className="text-soft">{member.email}</span>
               </th>
               <td>
-                {isOwner ? (
+                {mayManage ? (
                   <select
-                    className="input-line"
+                    className="select"
                     aria-label={`Role of ${member.name}`}
                     value={member.role}
                     onChange={(event) => void put({ bookId, email: member.email ?? '', role: event.target.value })}
@@ -160,13 +157,13 @@ function People({ bookId, isOwner }: { bookId: string; isOwner: boolean }) {
                 )}
               </td>
               <td>
-                {(isOwner || member.userId === session?.user?.id) && (
+                {(mayManage || (member.userId === session?.user?.id && !isGuest)) && (
                   <button
                     type="button"
-                    className="quiet-button"
+                    className="btn btn-ghost"
                     onClick={() => void remove({ bookId, userId: member.userId })}
                   >
-                    {member.userId === session?.user?.id ? 'Leave' : 'Take out'}
+                    {member.userId === session?.user?.id ? 'Leave' : 'Remove'}
                   </button>
                 )}
               </td>
@@ -175,41 +172,53 @@ function People({ bookId, isOwner }: { bookId: string; isOwner: boolean }) {
         </tbody>
       </table>
       {failed !== undefined && (
-        <p className="hint-refused" role="alert">
+        <p className="text-error" role="alert">
           {problemsOf(failed)[0]?.sentence}
         </p>
       )}
-      {session?.user?.isGuest && (
+      {isGuest && (
         <p className="text-soft">
           A guest works alone.{' '}
-          <Link className="link" to={`/sign-in?to=${encodeURIComponent(pathname)}`}>
-            Make an account
+          <Link className="link link-primary" to={`/sign-in?to=${encodeURIComponent(pathname)}`}>
+            Create an account
           </Link>{' '}
           to keep this book and to work on it with others.
         </p>
       )}
-      {isOwner && !session?.user?.isGuest && (
-        <form className="mt-3 flex flex-wrap items-end gap-3" onSubmit={add}>
-          <label className="entry">
-            <span>E-mail address of an account</span>
-            <input name="email" type="email" className="input-box" required />
-          </label>
-          <label className="entry">
-            <span>Role</span>
-            <select name="role" className="input-box" defaultValue="editor">
-              {Object.entries(ROLE_WORDS).map(([role, words]) => (
-                <option key={role} value={role}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </label>
-          <button type="submit" className="button">
-            Add
-          </button>
-        </form>
-      )}
+      {mayManage && <AddMember bookId={bookId} />}
     </>
+  );
+}
+
+function AddMember({ bookId }: { bookId: string }) {
+  const [put, { isLoading }] = usePutMemberMutation();
+  const form = useCheckedForm(AddMemberForm, { email: '', role: 'editor' });
+  const submit = form.handleSubmit((given) =>
+    put({ bookId, ...given })
+      .unwrap()
+      .then(() => form.reset(), form.refuse),
+  );
+  return (
+    <form className="mt-3" onSubmit={(event) => void submit(event)} noValidate>
+      <div className="flex flex-wrap items-end gap-3">
+        <FormEntry label="E-mail address" problem={form.problemOf('email')}>
+          <input type="email" className="input w-64" {...form.register('email')} />
+        </FormEntry>
+        <FormEntry label="Role" problem={form.problemOf('role')}>
+          <select className="select w-40" {...form.register('role')}>
+            {Object.entries(ROLE_WORDS).map(([role, words]) => (
+              <option key={role} value={role}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </FormEntry>
+        <button type="submit" className="btn" disabled={isLoading}>
+          Add
+        </button>
+      </div>
+      <FormProblem>{form.generalProblem}</FormProblem>
+    </form>
   );
 }
 
@@ -219,18 +228,18 @@ function RemoveBook({ id, name }: { id: string; name: string }) {
   const [typed, setTyped] = useState('');
   return (
     <details className="mt-8">
-      <summary className="link">Remove this book for good</summary>
-      <p className="mt-2">This cannot be undone. Save the book file first. To remove it, type its name:</p>
+      <summary className="link link-primary">Delete this book</summary>
+      <p className="mt-2">This cannot be undone. Download the book file first. To remove it, type its name:</p>
       <div className="mt-2 flex gap-3">
         <input
-          className="input-box"
+          className="input w-64"
           aria-label="Name of the book"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
         />
         <button
           type="button"
-          className="button"
+          className="btn"
           disabled={typed !== name}
           onClick={() => void remove(id).then(() => navigate('/books'))}
         >

@@ -44,19 +44,17 @@ export function editAgain({ change }: SetAside): AppThunk<readonly Problem[]> {
 }
 
 /** Takes back one's own latest change, whatever screen it was made on, and says what it was. */
-export const undo = (): AppThunk => takeBack('undo', 'Taken back');
+export const undo = (): AppThunk => takeBack('undo', 'Undone');
 
 /** Does again what was taken back last. */
-export const redo = (): AppThunk => takeBack('redo', 'Done again');
+export const redo = (): AppThunk => takeBack('redo', 'Redone');
 
 function takeBack(stack: 'undo' | 'redo', done: string): AppThunk {
   return (dispatch, getState) => {
     const { book } = getState();
     const entry = book[stack].at(-1);
     if (entry === undefined) {
-      dispatch(
-        noticed({ sentence: stack === 'undo' ? 'There is nothing to take back.' : 'There is nothing to do again.' }),
-      );
+      dispatch(noticed({ sentence: stack === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.' }));
       return;
     }
     const operations = reverseOperations(entry.writes, model.rows);
@@ -71,12 +69,10 @@ function takeBack(stack: 'undo' | 'redo', done: string): AppThunk {
             );
       dispatch(noticed({ sentence: `${done}: ${label}` }));
     } else if (problems.some((each) => each.code === 'changed-meanwhile')) {
-      const sentence = `${problems.map((each) => each.sentence).join(' ')} Take it back all the same?`;
+      const sentence = `${problems.map((each) => each.sentence).join(' ')} Undo it anyway?`;
       dispatch(noticed({ sentence, question: { action: 'force', stack } }));
     } else {
-      dispatch(
-        noticed({ sentence: `That can no longer be taken back. ${problems[0]?.sentence ?? ''}`, tone: 'problem' }),
-      );
+      dispatch(noticed({ sentence: `That can no longer be undone. ${problems[0]?.sentence ?? ''}`, tone: 'problem' }));
     }
   };
 }
@@ -99,7 +95,7 @@ export function takeBackAllTheSame(stack: 'undo' | 'redo'): AppThunk {
     const problems = dispatch(make(operations, entry.changeId));
     dispatch(
       noticed(
-        problems[0] ? { sentence: problems[0].sentence, tone: 'problem' } : { sentence: `Taken back: ${entry.label}` },
+        problems[0] ? { sentence: problems[0].sentence, tone: 'problem' } : { sentence: `Undone: ${entry.label}` },
       ),
     );
   };

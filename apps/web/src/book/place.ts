@@ -1,74 +1,23 @@
-import { fieldsOf, fieldValue, isKind, type Kind } from '@nuvar/book';
+import { fieldsOf, fieldValue, isKind, KIND_NAMES, type Kind } from '@nuvar/book';
 import { useCallback, useEffect } from 'react';
+import type { Place } from '@nuvar/core';
 import { useLocation } from 'react-router';
 import { model } from './model.js';
+import { placePath, screenPath, type PlaceOfRow, type ScreenId } from './screens.js';
 import { useBookPath } from './use-book.js';
 
-export interface Place {
+/** A field of a row; the kind may come from a newer server, and is then one that this page does not know. */
+interface AnyPlace {
   readonly kind: string;
   readonly id: string;
   readonly field: string;
 }
 
-/** Where a row of a kind is edited: the path of the screen under that of the book, and the side of it where it has several. */
-interface Screen {
-  readonly path: (at: PlaceOfRow) => string;
-  readonly side?: (at: PlaceOfRow) => string;
+/** Gives the address of a screen of the open book, with the row whose detail it is to show. */
+export function useAddress(): (screen: ScreenId, row?: string) => string {
+  const book = useBookPath();
+  return useCallback((screen, row) => `${book}${screenPath(screen, row)}`, [book]);
 }
-
-/** A field of a row, with what the row belongs to: the row itself where it belongs to nothing, or is not there yet. */
-interface PlaceOfRow {
-  readonly field: string;
-  readonly owner: string;
-  readonly isOfMaterial: boolean;
-}
-
-const ABOUT = new Set(['name', 'kind', 'outputUnit', 'category', 'code', 'gtin', 'tags', 'archived', 'note']);
-const isAboutPlan = (field: string) => field.startsWith('openDays') || field === 'normalLabourHoursPerMonth';
-
-const onMaterial: Screen = { path: ({ owner }) => `/buy/${owner}` };
-const onProduct: Screen = { path: ({ owner }) => `/make/${owner}` };
-const at = (path: string): Screen => ({ path: () => path });
-
-/** The screen of every kind of row. A new kind has to be put here: the type asks for it. */
-const SCREENS: Readonly<Record<Kind, Screen>> = {
-  settings: {
-    path: ({ field }) => {
-      if (field === 'electricityPerKilowattHour') return '/make/equipment';
-      return isAboutPlan(field) ? '/run' : '/settings';
-    },
-  },
-  bookUnit: at('/settings'),
-  exchangeRate: at('/settings'),
-  supplier: at('/buy'),
-  material: {
-    ...onMaterial,
-    side: ({ field }) => (field === 'conversions' ? 'units' : ABOUT.has(field) ? 'about' : ''),
-  },
-  supplierPrice: onMaterial,
-  standardPrice: onMaterial,
-  labourGrade: at('/make/grades'),
-  equipment: at('/make/equipment'),
-  equipmentRun: at('/make/equipment'),
-  product: { ...onProduct, side: ({ field }) => (field === 'conversions' || ABOUT.has(field) ? 'about' : '') },
-  itemConversion: {
-    path: ({ owner, isOfMaterial }) => (isOfMaterial ? `/buy/${owner}` : `/make/${owner}`),
-    side: ({ isOfMaterial }) => (isOfMaterial ? 'units' : 'about'),
-  },
-  billLine: onProduct,
-  recoveredScrap: onProduct,
-  labourStep: onProduct,
-  equipmentUse: onProduct,
-  otherCost: onProduct,
-  typedCost: onProduct,
-  candidateBatch: { ...onProduct, side: () => 'batches' },
-  frozenCard: { ...onProduct, side: () => 'earlier' },
-  frozenLine: { ...onProduct, side: () => 'earlier' },
-  runningCost: at('/run'),
-  channel: at('/sell/channels'),
-  pricePoint: { path: ({ owner }) => `/sell/${owner}` },
-  candidatePrice: { path: ({ owner }) => `/plan/${owner}` },
-};
 
 /** What a row belongs to: of the references that go with it the one that is filled, of a bill line always the product. */
 function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMaterial'> {
@@ -82,29 +31,51 @@ function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMateri
 }
 
 /** Gives the address of a place, with the field to go to named in it. */
-export function usePlaceHref(): (place: Place) => string {
+export function usePlaceHref(): (place: AnyPlace) => string {
   const book = useBookPath();
   return useCallback(
-    ({ kind, id, field }) => {
-      if (!isKind(kind)) return book;
-      const place = { field, ...ownerOf(kind, id) };
-      const { path, side } = SCREENS[kind];
-      const named = side?.(place) ?? '';
-      return `${book}${path(place)}?at=${id}.${field}${named === '' ? '' : `&side=${named}`}`;
-    },
+    ({ kind, id, field }) =>
+      isKind(kind) ? `${book}${placePath(kind, id, { field, ...ownerOf(kind, id) }) ?? ''}` : book,
     [book],
   );
 }
 
-/** Brings the field that the address names into view and puts the cursor there. */
+/** The kind of the row that a cell names ("id.field"); undefined where the book has no such row. */
+export function kindNamed(name: string): Kind | undefined {
+  const [id = ''] = name.split('.');
+  return KIND_NAMES.find((each) => model.rows.row(each, id) !== undefined);
+}
+
+/** The field that a cell names, where its row has it. */
+export function placeNamed(name: string): Place | null {
+  const [id = '', field = ''] = name.split('.');
+  const kind = kindNamed(name);
+  return kind !== undefined && fieldsOf(kind).some((spec) => spec.name === field) ? { kind, id, field } : null;
+}
+
+/** What an address brings along for the field that is to have the cursor. */
+export interface ArrivalState {
+  /** The first field of the screen, or of the detail that it shows. */
+  readonly arriveAt?: 'screen' | 'detail';
+}
+
+const FIRST_FIELD = ':is(input:not([type=search], [type=checkbox], [type=radio]), select):enabled';
+const FIRST: Readonly<Record<NonNullable<ArrivalState['arriveAt']>, string>> = {
+  screen: `main ${FIRST_FIELD}`,
+  detail: `main [data-detail] ${FIRST_FIELD}`,
+};
+
+/** Brings the field that the address names into view and puts the cursor there; or the first one, where that is asked for. */
 export function useGoToPlace(): void {
-  const { search, key } = useLocation();
+  const { search, key, state } = useLocation();
+  const arriveAt = (state as ArrivalState | null)?.arriveAt;
   useEffect(() => {
     const at = new URLSearchParams(search).get('at');
-    if (at === null) return;
+    const wanted = at !== null ? `[data-place="${CSS.escape(at)}"]` : arriveAt && FIRST[arriveAt];
+    if (wanted === undefined) return;
     let tries = 0;
     const look = () => {
-      const found = document.querySelector<HTMLElement>(`[data-place="${CSS.escape(at)}"]`);
+      const found = document.querySelector<HTMLElement>(wanted);
       if (found !== null) {
         found.scrollIntoView({ block: 'center' });
         found.focus();
@@ -114,5 +85,5 @@ export function useGoToPlace(): void {
     };
     let timer = setTimeout(look, 0);
     return () => clearTimeout(timer);
-  }, [search, key]);
+  }, [search, key, arriveAt]);
 }

@@ -135,7 +135,7 @@ describe('an edit at which the server fails', () => {
     expect(glazeNames()).toEqual(['Fern glaze']);
     expect(book().aside.map(({ label }) => label)).toEqual([
       'Cursed (material) added',
-      'Cursed (supplier price) added',
+      'Cursed (supplier price) added: pack quantity 1, valid from 01/01/2026',
     ]);
     expect(model.rows.row('material', cursed)).toBeUndefined();
     server.refuse = () => null;

@@ -6,6 +6,7 @@ import { model } from './model.js';
 import { followNews, type Revisions } from './news.js';
 import type { KeptOnMachine } from './kept-on-machine.js';
 import { outboxOf } from './outbox.js';
+import { refusedTexts } from './refused-texts.js';
 import { asideOf } from './set-aside.js';
 import { transport, type Answer } from './transport.js';
 import { labelOf, stacksFrom } from './undo-stacks.js';
@@ -56,6 +57,7 @@ export const sync = {
     const { revision } = model.open(text, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, aside: edits, ...stacks }));
+    void refusedTexts.open(handle, personId, bookId);
     const connection: Connection = {
       handle,
       bookId,
@@ -77,6 +79,7 @@ export const sync = {
   close(): void {
     if (current === null) return;
     current.closed = true;
+    refusedTexts.close();
     current.stopNews();
     clearTimeout(current.timer);
     current.handle.dispatch(bookActions.closed());

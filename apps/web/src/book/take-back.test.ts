@@ -93,7 +93,7 @@ describe('taking back', () => {
 
   it('says that there is nothing where there is nothing', () => {
     store.dispatch(undo());
-    expect(store.getState().notices.list.at(-1)).toMatchObject({ sentence: 'There is nothing to take back.' });
+    expect(store.getState().notices.list.at(-1)).toMatchObject({ sentence: 'Nothing to undo.' });
   });
 });
 

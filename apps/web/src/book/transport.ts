@@ -1,5 +1,5 @@
-import type { Change, Problem, RowColumns, StoredRow, Write } from '@nuvar/book';
-import type { Role } from '../state/book-slice.js';
+import type { Change, Problem, RowColumns, StoredRow, Role } from '@nuvar/book';
+import type { HistoryEntry } from '../state/api.js';
 
 export interface Snapshot {
   readonly revision: number;
@@ -10,18 +10,6 @@ export interface Snapshot {
 export interface SnapshotText {
   readonly text: string;
   readonly role: Role;
-}
-
-export interface HistoryEntry {
-  readonly revision: number;
-  readonly changeId: string;
-  readonly userId: string;
-  readonly userName: string;
-  readonly at: string;
-  readonly undoes: string | null;
-  /** Where the history is told, no more than the first ones of them. */
-  readonly writes: readonly Write[];
-  readonly writeCount: number;
 }
 
 /** What the server answered: what was asked for, or why not. `status` 0 means that it did not answer. */
@@ -98,6 +86,4 @@ export const transport = {
       body: JSON.stringify(change),
     }),
   since: (bookId: string, revision: number) => ask<HistoryEntry[]>(`/api/books/${bookId}/changes?since=${revision}`),
-  latest: (bookId: string, before?: number) =>
-    ask<HistoryEntry[]>(`/api/books/${bookId}/changes${before === undefined ? '' : `?before=${before}`}`),
 };

@@ -1,6 +1,6 @@
 import { describeWrites, fieldValue, NAMED_KINDS, type BookRows, type Write } from '@nuvar/book';
 import type { UndoEntry } from '../state/book-slice.js';
-import type { HistoryEntry } from './transport.js';
+import type { HistoryEntry } from '../state/api.js';
 
 export interface UndoStacks {
   readonly undo: readonly UndoEntry[];
@@ -22,9 +22,15 @@ export function namesOf(rows: BookRows, writes: readonly Write[] = []): (id: str
   };
 }
 
+/** What a change did, a sentence a row; at most so many rows. */
+export function sentencesOf(rows: BookRows, writes: readonly Write[], most: number): string[] {
+  const locale = rows.all('settings')[0]?.locale ?? 'en-IE';
+  return describeWrites(writes.slice(0, most), namesOf(rows, writes), locale);
+}
+
 /** What a change did, in one line; `count` where not all that it wrote is there. */
 export function labelOf(rows: BookRows, writes: readonly Write[], count = writes.length): string {
-  const [first = ''] = describeWrites(writes.slice(0, 1), namesOf(rows, writes));
+  const [first = ''] = sentencesOf(rows, writes, 1);
   return count > 1 ? `${first}, and ${count - 1} more` : first;
 }
 

@@ -1,20 +1,20 @@
-import { Link } from 'react-router';
-import { useBookPath } from '../book/use-book.js';
+import { ArrowLeft } from 'lucide-react';
+import type { ScreenId } from '../book/screens.js';
+import { ScreenLink } from '../figures/screen-link.js';
 
 interface BackLinkProps {
-  /** The screen of the book to which it leads: "make". */
-  readonly to: string;
+  readonly to: ScreenId;
   readonly children: string;
 }
 
 /** Leads from a screen beside a list back to the list. */
 export function BackLink({ to, children }: BackLinkProps) {
-  const path = useBookPath();
   return (
-    <p>
-      <Link className="link" to={`${path}/${to}`}>
+    <p className="print:hidden">
+      <ScreenLink to={to}>
+        <ArrowLeft className="mr-1 inline" size={15} aria-hidden="true" />
         {children}
-      </Link>
+      </ScreenLink>
     </p>
   );
 }

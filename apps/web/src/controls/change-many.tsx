@@ -1,11 +1,15 @@
 import type { Operation } from '@nuvar/book';
 import { adjusted, readAdjustment } from '@nuvar/core';
-import { useMemo, useState } from 'react';
+import { IsNotEmpty, Matches } from 'class-validator';
+import { useMemo } from 'react';
+import { useWatch, type UseFormRegisterReturn } from 'react-hook-form';
 import { noticed } from '../state/notices-slice.js';
 import { useAppDispatch } from '../state/store.js';
 import { useEdit, useSettings } from '../book/use-book.js';
-import { decimalSign, typedText } from '../figures/format.js';
+import { counted, decimalSign, typedText } from '../figures/format.js';
 import { Dialog } from './dialog.js';
+import { FormProblem } from './form-entry.js';
+import { useCheckedForm } from './use-checked-form.js';
 import { isInput, type Column, type GridWriter, type InputColumn } from './grid-model.js';
 
 interface ChangeManyProps<Row extends { readonly id: string }, Patch extends object> {
@@ -14,21 +18,7 @@ interface ChangeManyProps<Row extends { readonly id: string }, Patch extends obj
   readonly columns: readonly Column<Row, Patch>[];
   readonly writer: GridWriter<Row, Patch>;
   readonly nameOf: (row: Row) => string;
-}
-
-/** Changes one column of all rows that the grid shows, as one change: to a value, by a percentage, a factor or an amount. */
-export function ChangeMany<Row extends { readonly id: string }, Patch extends object>(
-  props: ChangeManyProps<Row, Patch>,
-) {
-  const [open, setOpen] = useState(false);
-  return (
-    <>
-      <button type="button" className="quiet-button" onClick={() => setOpen(true)}>
-        Change many
-      </button>
-      {open && <ChangeManyDialog {...props} onClose={() => setOpen(false)} />}
-    </>
-  );
+  readonly onClose: () => void;
 }
 
 const MOST_SHOWN = 100;
@@ -48,18 +38,27 @@ function mostLikely(inputs: readonly { readonly id: string; readonly type: strin
   return (money ?? inputs.find(({ type }) => type === 'number') ?? inputs[0])?.id ?? '';
 }
 
-function ChangeManyDialog<Row extends { readonly id: string }, Patch extends object>({
+/** What is changed, and to or by how much. */
+class ChangeManyForm {
+  @IsNotEmpty({ message: 'Choose a column.' })
+  columnId!: string;
+
+  @Matches(/\S/, { message: 'Type the new value.' })
+  typed!: string;
+}
+
+/** Changes one column of all rows that the grid shows, as one change: to a value, by a percentage, a factor or an amount. */
+export function ChangeManyDialog<Row extends { readonly id: string }, Patch extends object>({
   title,
   rows,
   columns,
   writer,
   nameOf,
   onClose,
-}: ChangeManyProps<Row, Patch> & { readonly onClose: () => void }) {
+}: ChangeManyProps<Row, Patch>) {
   const inputs = useMemo(() => columns.filter(isInput), [columns]);
-  const [columnId, setColumnId] = useState(mostLikely(inputs));
-  const [typed, setTyped] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
+  const form = useCheckedForm(ChangeManyForm, { columnId: mostLikely(inputs), typed: '' });
+  const [columnId, typed] = useWatch({ control: form.control, name: ['columnId', 'typed'] });
   const { locale } = useSettings();
   const edit = useEdit();
   const dispatch = useAppDispatch();
@@ -70,93 +69,86 @@ function ChangeManyDialog<Row extends { readonly id: string }, Patch extends obj
   );
   const good = planned.filter(({ refused, operations }) => !refused && operations.length > 0);
   const refused = planned.filter((each) => each.refused);
-  const apply = () => {
+  const apply = form.handleSubmit(() => {
     const found = edit(good.flatMap(({ operations }) => operations))[0];
     if (found !== undefined) {
-      setProblem(`${found.sentence} Nothing was changed.`);
+      form.setError('root', { message: `${found.sentence} Nothing was changed.` });
       return;
     }
-    dispatch(noticed({ sentence: `${title}: ${good.length} rows changed. One undo takes them all back.` }));
+    dispatch(
+      noticed({ sentence: `${title}: ${counted(good.length, 'row', locale)} changed. One undo reverses them all.` }),
+    );
     onClose();
-  };
+  });
   return (
     <Dialog title={`Change many: ${title}`} onClose={onClose} wide>
-      <p className="text-soft">
-        For all {rows.length} rows that the list shows; filter it first to change fewer. Numbers may be typed as +5%,
-        -2%, x1.1, +0.20, or as the new value.
-      </p>
-      <div className="flex items-center gap-3 my-2">
-        <select
-          className="input-line max-w-56"
-          aria-label="Column to change"
-          value={columnId}
-          onChange={(event) => setColumnId(event.target.value)}
-        >
-          {inputs.map(({ id, header }) => (
-            <option key={id} value={id}>
-              {header}
-            </option>
-          ))}
-        </select>
-        <ValueInput column={column} typed={typed} setTyped={setTyped} />
-      </div>
-      {planned.length > 0 && (
-        <div className="max-h-72 overflow-auto">
-          <table className="plain-table">
-            <tbody>
-              {planned.slice(0, MOST_SHOWN).map(({ id, name, before, after, refused: isRefused }) => (
-                <tr key={id}>
-                  <th scope="row">{name}</th>
-                  <td className="text-right text-soft">{before}</td>
-                  <td className={isRefused ? 'cell-refused' : 'text-right'}>{after}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
-      {refused.length > 0 && <p className="hint-refused">{refused.length} rows cannot be changed so, and stay.</p>}
-      {problem !== null && (
-        <p className="hint-refused" role="alert">
-          {problem}
+      <form onSubmit={(event) => void apply(event)}>
+        <p className="text-soft">
+          Changes all {counted(rows.length, 'row', locale)} in the list; filter the list first to change fewer. Type
+          +5%, -2%, x{typedText('1.1', locale)}, +{typedText('0.20', locale)} or the new value.
         </p>
-      )}
-      <div className="dialog-buttons">
-        <button type="button" className="button" onClick={onClose}>
-          Cancel
-        </button>
-        <button type="button" className="button button-main" disabled={good.length === 0} onClick={apply}>
-          Change {good.length} rows
-        </button>
-      </div>
+        <div className="my-2 flex items-center gap-3">
+          <select className="select max-w-56" aria-label="Column to change" {...form.register('columnId')}>
+            {inputs.map(({ id, header }) => (
+              <option key={id} value={id}>
+                {header}
+              </option>
+            ))}
+          </select>
+          <ValueInput column={column} field={form.register('typed')} />
+        </div>
+        {planned.length > 0 && (
+          <div className="max-h-72 overflow-auto">
+            <table className="table">
+              <tbody>
+                {planned.slice(0, MOST_SHOWN).map(({ id, name, before, after, refused: isRefused }) => (
+                  <tr key={id}>
+                    <th scope="row">{name}</th>
+                    <td className="text-right text-soft">{before}</td>
+                    <td className={isRefused ? 'text-error' : 'text-right'}>{after}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
+        {refused.length > 0 && (
+          <p className="text-error">
+            {counted(refused.length, 'row', locale)} cannot be changed this way and will stay as before.
+          </p>
+        )}
+        <FormProblem>{form.generalProblem}</FormProblem>
+        <div className="modal-action">
+          <button type="button" className="btn" onClick={onClose}>
+            Cancel
+          </button>
+          <button type="submit" className="btn btn-primary" disabled={good.length === 0}>
+            Change {counted(good.length, 'row', locale)}
+          </button>
+        </div>
+      </form>
     </Dialog>
   );
 }
 
 interface ValueInputProps<Row, Patch> {
   readonly column: InputColumn<Row, Patch> | undefined;
-  readonly typed: string;
-  readonly setTyped: (typed: string) => void;
+  readonly field: UseFormRegisterReturn;
 }
 
-function ValueInput<Row, Patch>({ column, typed, setTyped }: ValueInputProps<Row, Patch>) {
+function ValueInput<Row, Patch>({ column, field }: ValueInputProps<Row, Patch>) {
   if (column?.type !== 'choice')
     return (
       <input
-        className="input-line max-w-56"
+        className="input max-w-56"
         aria-label="To or by"
         placeholder={column?.type === 'number' ? '+5%' : 'new value'}
-        value={typed}
-        onChange={(event) => setTyped(event.target.value)}
+        autoComplete="off"
+        {...field}
       />
     );
   return (
-    <select
-      className="input-line max-w-56"
-      aria-label="To or by"
-      value={typed}
-      onChange={(event) => setTyped(event.target.value)}
-    >
+    <select className="select max-w-56" aria-label="To or by" {...field}>
       <option value="">choose</option>
       {column.options?.(null).map(({ value, label }) => (
         <option key={value} value={label}>

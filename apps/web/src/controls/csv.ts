@@ -4,11 +4,11 @@ import Papa from 'papaparse';
 /** Text that a spreadsheet would take for a formula is made harmless; numbers stay numbers. */
 export const harmless = (text: string) => (/^[=+\-@\t\r]/.test(text) && !isDecimalText(text) ? `'${text}` : text);
 
-/** Writes a table as CSV (RFC 4180, UTF-8 with a byte order mark, as spreadsheets expect it). */
-export function csvOf(header: readonly string[], rows: readonly (readonly string[])[]): string {
+/** Writes cells as CSV (RFC 4180, UTF-8 with a byte order mark, as spreadsheets expect it). */
+export function csvOf(rows: readonly (readonly string[])[], delimiter: ',' | ';'): string {
   return `\ufeff${Papa.unparse(
-    [header, ...rows].map((row) => row.map(harmless)),
-    { newline: '\r\n' },
+    rows.map((row) => [...row]),
+    { newline: '\r\n', delimiter },
   )}\r\n`;
 }
 

@@ -15,9 +15,13 @@ export function Dialog({ title, onClose, children, wide = false }: DialogProps) 
     if (element !== null && !element.open) element.showModal();
   }, []);
   return (
-    <dialog ref={dialog} className={`dialog ${wide ? 'dialog-wide' : ''}`} aria-label={title} onClose={onClose}>
-      <h2 className="text-lg font-semibold">{title}</h2>
-      {children}
+    <dialog ref={dialog} className="modal" aria-label={title} onClose={onClose}>
+      <div
+        className={`modal-box border border-base-content p-4 shadow-none ${wide ? 'max-w-[60rem]' : 'max-w-[34rem]'}`}
+      >
+        <h2 className="text-lg font-semibold">{title}</h2>
+        {children}
+      </div>
     </dialog>
   );
 }

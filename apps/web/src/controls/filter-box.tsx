@@ -1,18 +1,14 @@
-interface FilterBoxProps {
-  readonly label: string;
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-}
+import type { ListFilter } from './grid-model.js';
 
 /** Narrows a list to what holds the typed words. */
-export function FilterBox({ label, value, onChange }: FilterBoxProps) {
+export function FilterBox<Row>({ label, words, onChange }: ListFilter<Row>) {
   return (
     <input
       type="search"
-      className="filter-box"
+      className="input w-20"
       aria-label={label}
       placeholder="Filter"
-      value={value}
+      value={words}
       onChange={(event) => onChange(event.target.value)}
     />
   );

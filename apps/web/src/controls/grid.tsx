@@ -1,24 +1,44 @@
-import { newId } from '@nuvar/book';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
-import { noticed } from '../state/notices-slice.js';
-import { useAppDispatch } from '../state/store.js';
+import {
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type ClipboardEvent,
+  type FocusEvent,
+  type KeyboardEvent,
+  type ReactNode,
+} from 'react';
+import { useLocation } from 'react-router';
 import { useEdit, useMayEdit } from '../book/use-book.js';
-import { ChangeMany } from './change-many.js';
+import { useStyle } from '../figures/use-style.js';
+import { Empty } from '../figures/empty.js';
+import { ChangeManyDialog } from './change-many.js';
 import { blockOf } from './csv.js';
-import { exportCells } from './export-cells.js';
-import { GridExport } from './grid-export.js';
-import { isInput, type Column, type GridWriter } from './grid-model.js';
+import { copiedCells, exportedTable } from './export-table.js';
+import { FilterBox } from './filter-box.js';
+import { GridMenu } from './grid-menu.js';
+import { GridHeader } from './grid-header.js';
+import { isInput, type Column, type GridWriter, type ListFilter } from './grid-model.js';
 import { GridRow } from './grid-row.js';
 import { moveInColumn } from './move-on.js';
 import { PasteDialog, type PasteTarget } from './paste-dialog.js';
+import { newScrollWatch } from './scroll-watch.js';
+import { useGridTable } from './use-grid-table.js';
+import { useNewRow } from './use-new-row.js';
+import { focusCell, useRowActions } from './use-row-actions.js';
+import { usePrinting } from './use-printing.js';
+import { useWordFilter } from './use-word-filter.js';
+import { useRoom } from './use-room.js';
+import { useViewsAhead } from './use-views-ahead.js';
 
 interface GridProps<Row extends { readonly id: string }, Patch extends object> {
   /** What the grid lists, for its heading, its file name and those who hear it. */
   readonly title: string;
   readonly rows: readonly Row[];
   readonly columns: readonly Column<Row, Patch>[];
-  /** Columns that are not shown: they go out with an export, and can be changed for many rows in one go. */
+  /** Columns that are hidden at first: they go out with an export, and can be changed for many rows in one go. */
   readonly moreColumns?: readonly Column<Row, Patch>[];
   /** Absent where rows are only read. */
   readonly writer?: GridWriter<Row, Patch>;
@@ -29,12 +49,17 @@ interface GridProps<Row extends { readonly id: string }, Patch extends object> {
   readonly onSelect?: (row: Row) => void;
   /** Told of a row that was made in the empty row. */
   readonly onCreate?: (id: string) => void;
+  readonly filter?: ListFilter<Row>;
   readonly tools?: ReactNode;
   readonly empty?: string;
 }
 
 const ROW_HEIGHT = 34;
+const ACTIONS_WIDTH = 30;
+/** Where there are fewer pixels than that, the tools of a grid have a line of their own. */
+const NARROW = 420;
 const MOST_WITHOUT_WINDOW = 60;
+const NO_COLUMNS: readonly never[] = [];
 
 /**
  * A table that is worked in: cells are edited where they stand, the last, empty row makes new ones, Ctrl+D duplicates,
@@ -42,70 +67,56 @@ const MOST_WITHOUT_WINDOW = 60;
  * the rows in sight are drawn.
  */
 export function Grid<Row extends { readonly id: string }, Patch extends object>(props: GridProps<Row, Patch>) {
-  const {
-    title,
-    rows: given,
-    columns,
-    moreColumns = [],
-    writer,
-    nameOf,
-    selected,
-    onSelect,
-    onCreate,
-    tools,
-    empty,
-  } = props;
-  const mayEdit = useMayEdit();
+  const style = useStyle();
+  const { title, columns, moreColumns = NO_COLUMNS, writer, nameOf, selected, onSelect, tools, empty } = props;
+  const ownFilter = useWordFilter(title, columns, props.rows.length);
+  const filter = props.filter ?? ownFilter;
+  const canWrite = useMayEdit() && writer !== undefined;
   const edit = useEdit();
-  const dispatch = useAppDispatch();
   const scroller = useRef<HTMLDivElement>(null);
-  const [blank, setBlank] = useState(() => ({ id: newId(), patch: {} as Patch, texts: {} as Record<string, string> }));
+  const room = useRoom(scroller, 1000) - (canWrite ? ACTIONS_WIDTH : 0);
+  const grid = useGridTable({ title, rows: props.rows, columns, moreColumns, filter, room });
+  const { rows, shown } = grid;
+  // The empty row belongs to no row yet, but to this grid of this screen.
+  const blankKey = `new@${useLocation().pathname}/${title}`;
+  const isNarrow = room < NARROW;
+  const blank = useNewRow(writer, props.onCreate);
+  const { act, goTo } = useRowActions(writer);
   const [paste, setPaste] = useState<PasteTarget<Row, Patch> | null>(null);
-  const { rows, sortMark, sortBy } = useSorted(given, columns);
-  const canWrite = writer !== undefined && mayEdit;
-  const windowed = rows.length > MOST_WITHOUT_WINDOW;
+  const [isChangingMany, setChangingMany] = useState(false);
+  const [scrolling] = useState(newScrollWatch);
+  // Before the window of rows follows the same event: what it then draws is drawn in short.
+  useLayoutEffect(() => (scroller.current === null ? undefined : scrolling.follow(scroller.current)), [scrolling]);
+  const isPrinting = usePrinting();
+  const windowed = rows.length > MOST_WITHOUT_WINDOW && !isPrinting;
   // eslint-disable-next-line react-hooks/incompatible-library -- the compiler that cannot take it is not in use here
   const virtual = useVirtualizer({
     count: windowed ? rows.length : 0,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_HEIGHT,
-    overscan: 10,
+    overscan: 4,
   });
   const items = virtual.getVirtualItems();
   const [first, last] = windowed ? [items[0]?.index ?? 0, (items.at(-1)?.index ?? -1) + 1] : [0, rows.length];
+  useViewsAhead(shown, rows, first, last);
+  // After every drawing, until it is there: it may first have to be scrolled to.
+  useEffect(() => {
+    if (goTo.current === null) return;
+    const index = rows.findIndex(({ id }) => id === goTo.current?.id);
+    if (focusCell(scroller.current, goTo.current)) goTo.current = null;
+    else if (windowed && index >= 0) virtual.scrollToIndex(index);
+  });
 
-  const write = (row: Row, text: string, column: Column<Row, Patch>): string | null => {
-    if (!isInput(column) || writer === undefined) return null;
-    const reading = column.read(text, row);
-    if ('refusal' in reading) return reading.refusal;
-    return edit(writer.update(row, reading.patch, []))[0]?.sentence ?? null;
-  };
-  const writeBlank = (text: string, column: Column<Row, Patch>): string | null => {
-    if (!isInput(column) || writer === undefined) return null;
-    const reading = column.read(text, null);
-    if ('refusal' in reading) return reading.refusal;
-    const patch = { ...blank.patch, ...reading.patch };
-    const operations = writer.create(blank.id, patch, []);
-    if (operations === null) {
-      setBlank({ ...blank, patch, texts: { ...blank.texts, [column.id]: text } });
-      return null;
-    }
-    const problem = edit(operations)[0];
-    if (problem === undefined) {
-      setBlank({ id: newId(), patch: {} as Patch, texts: {} });
-      onCreate?.(blank.id);
-    }
-    return problem?.sentence ?? null;
-  };
-  const act = (row: Row, what: 'remove' | 'duplicate') => {
-    const problem = edit(writer?.[what]?.(row) ?? [])[0];
-    if (problem === undefined) return;
-    const { kind, rowId, code, sentence } = problem;
-    const canArchive = code === 'still-used' && (kind === 'material' || kind === 'product') && rowId !== undefined;
-    dispatch(
-      noticed({ sentence, tone: 'problem', ...(canArchive ? { question: { action: 'archive', kind, rowId } } : {}) }),
-    );
-  };
+  const write = useCallback(
+    (row: Row | null, text: string, column: Column<Row, Patch>): string | null => {
+      if (!isInput(column) || writer === undefined || row === null) return null;
+      const reading = column.read(text, row);
+      if ('refusal' in reading) return reading.refusal;
+      return edit(writer.update(row, reading.patch, []))[0]?.sentence ?? null;
+    },
+    [edit, writer],
+  );
+  const remove = useCallback((row: Row) => act(row, 'remove', null), [act]);
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const target = event.target as HTMLElement;
     const place = target.closest<HTMLElement>('[data-grid-row]');
@@ -114,12 +125,12 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     if (step !== 0 && !(target instanceof HTMLSelectElement) && target.getAttribute('aria-expanded') !== 'true') {
       if (moveInColumn(target, place, step)) event.preventDefault();
-    } else if (row !== undefined && canWrite && event.ctrlKey && event.key.toLowerCase() === 'd' && writer.duplicate) {
+    } else if (row !== undefined && canWrite && event.ctrlKey && event.key.toLowerCase() === 'd') {
       event.preventDefault();
-      act(row, 'duplicate');
+      act(row, 'duplicate', target.closest<HTMLElement>('[data-column]')?.dataset.column ?? null);
     } else if (row !== undefined && canWrite && event.ctrlKey && event.key === 'Delete') {
       event.preventDefault();
-      act(row, 'remove');
+      remove(row);
     }
   };
   const onPaste = (event: ClipboardEvent<HTMLElement>) => {
@@ -129,65 +140,52 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     if (!canWrite || !/[\t\n]/.test(text.trim()) || cell == null || place == null) return;
     event.preventDefault();
     const from = rows.findIndex((row) => row.id === place.dataset.gridRow);
-    const inputs = columns.slice(columns.findIndex((column) => column.id === cell.dataset.column)).filter(isInput);
+    const inputs = shown.slice(shown.findIndex((column) => column.id === cell.dataset.column)).filter(isInput);
     setPaste({ block: blockOf(text), columns: inputs, rows: from < 0 ? [] : rows.slice(from) });
   };
-  const rowProps = {
-    columns,
-    canWrite,
-    nameOf,
-    onSelect,
-    act: canWrite ? act : undefined,
-    canDuplicate: writer?.duplicate !== undefined,
+  const onFocus = (event: FocusEvent<HTMLElement>) => {
+    const id = event.target.closest<HTMLElement>('[data-grid-row]')?.dataset.gridRow;
+    const row = onSelect && rows.find((each) => each.id === id);
+    if (row !== undefined) onSelect?.(row);
   };
+  // Rows are drawn anew only when one of these is another: what a screen makes anew each time stays out of them.
+  const rowProps = { columns: shown, canWrite, remove, widen: grid.widen, scrolling, blankKey };
 
   return (
     <section className="flex min-h-0 flex-col" aria-label={title}>
-      <div className="grid-head">
-        <h2 className="section-title">{title}</h2>
-        {tools}
+      <div className="flex flex-wrap items-center gap-x-3.5 gap-y-0.5 pb-1">
+        <h2 className="text-section">{title}</h2>
+        {filter && <FilterBox {...filter} />}
+        {!isNarrow && tools && <span className="flex gap-3.5 print:hidden">{tools}</span>}
         <span className="grow" />
-        {canWrite && rows.length > 1 && (
-          <ChangeMany
-            title={title}
-            rows={rows}
-            columns={[...columns, ...moreColumns]}
-            writer={writer}
-            nameOf={nameOf}
-          />
-        )}
-        <GridExport title={title} table={() => exportCells([...columns, ...moreColumns], rows)} />
+        <GridMenu
+          title={title}
+          table={() => exportedTable(grid.all, rows, style)}
+          cells={() => copiedCells(grid.all, rows, style)}
+          changeMany={canWrite && rows.length > 1 ? () => setChangingMany(true) : undefined}
+          columns={grid.all}
+          visible={grid.visible}
+          show={grid.show}
+          reset={grid.resetLayout}
+        />
+        {isNarrow && tools && <span className="flex w-full gap-3.5 print:hidden">{tools}</span>}
       </div>
-      <div ref={scroller} className="grid-scroll" tabIndex={-1}>
-        <table className="grid-table" onKeyDown={onKeyDown} onPaste={onPaste}>
-          <thead>
-            <tr>
-              {columns.map((column) => (
-                <th
-                  key={column.id}
-                  scope="col"
-                  style={{ width: column.width }}
-                  className={column.type === 'number' || column.type === 'figure' ? 'text-right' : ''}
-                  aria-sort={sortMark(column.id)}
-                >
-                  {isInput(column) ? (
-                    <button type="button" className="sort-button" onClick={() => sortBy(column.id)}>
-                      {column.header}
-                      {sortMark(column.id) === 'ascending' ? ' ↑' : sortMark(column.id) === 'descending' ? ' ↓' : ''}
-                    </button>
-                  ) : (
-                    column.header
-                  )}
-                </th>
-              ))}
-              {canWrite && (
-                <th style={{ width: '1.75rem' }}>
-                  <span className="sr-only">Actions</span>
-                </th>
-              )}
-            </tr>
-          </thead>
-          <tbody>
+      <div ref={scroller} className="min-h-0 overflow-auto print:overflow-visible" tabIndex={-1}>
+        <table
+          className="table-fixed border-collapse print:table-auto"
+          data-grid
+          style={{ width: grid.width + (canWrite ? ACTIONS_WIDTH : 0) }}
+          onKeyDown={onKeyDown}
+          onPaste={onPaste}
+        >
+          <colgroup>
+            {shown.map(({ id }) => (
+              <col key={id} style={{ width: grid.table.getColumn(id)?.getSize() }} />
+            ))}
+            {canWrite && <col style={{ width: ACTIONS_WIDTH }} />}
+          </colgroup>
+          <GridHeader grid={grid} canWrite={canWrite} />
+          <tbody onFocus={onFocus}>
             {first > 0 && <tr style={{ height: first * ROW_HEIGHT }} />}
             {[
               ...rows
@@ -198,8 +196,9 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
                     row={row}
                     id={row.id}
                     {...rowProps}
+                    name={nameOf(row)}
                     selected={row.id === selected}
-                    write={(text, column) => write(row, text, column)}
+                    write={write}
                   />
                 )),
               last < rows.length && <tr key="below" style={{ height: (rows.length - last) * ROW_HEIGHT }} />,
@@ -210,49 +209,35 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
                   row={null}
                   id={blank.id}
                   {...rowProps}
+                  name="new row"
                   selected={false}
                   texts={blank.texts}
-                  write={writeBlank}
+                  write={blank.write}
                 />
               ),
             ]}
           </tbody>
         </table>
-        {rows.length === 0 && empty !== undefined && <p className="empty">{empty}</p>}
+        {props.rows.length === 0 && empty !== undefined && <Empty>{empty}</Empty>}
+        {props.rows.length > 0 && rows.length === 0 && (
+          <Empty>
+            {filter?.words ? 'No matches.' : 'All of these are archived. Type "archived" into the filter to see them.'}
+          </Empty>
+        )}
       </div>
+      {isChangingMany && writer !== undefined && (
+        <ChangeManyDialog
+          title={title}
+          rows={rows}
+          columns={grid.all}
+          writer={writer}
+          nameOf={nameOf}
+          onClose={() => setChangingMany(false)}
+        />
+      )}
       {paste !== null && writer !== undefined && (
         <PasteDialog target={paste} writer={writer} onClose={() => setPaste(null)} />
       )}
     </section>
   );
-}
-
-interface Sorting {
-  readonly column: string;
-  readonly descending: boolean;
-}
-
-/** The rows in the order that a click on a header asked for; as they came where none did. */
-function useSorted<Row, Patch>(given: readonly Row[], columns: readonly Column<Row, Patch>[]) {
-  const [sorting, setSorting] = useState<Sorting | null>(null);
-  const rows = useMemo(() => {
-    const column = columns.find((each) => each.id === sorting?.column);
-    if (sorting === null || column === undefined || !isInput(column)) return given;
-    const compare = new Intl.Collator(undefined, { numeric: true }).compare;
-    const sorted = given
-      .map((row) => ({ row, text: column.text(row) }))
-      .sort((one, other) => compare(one.text, other.text));
-    return (sorting.descending ? sorted.reverse() : sorted).map(({ row }) => row);
-  }, [given, columns, sorting]);
-  const sortBy = (column: string) =>
-    setSorting(
-      sorting?.column !== column
-        ? { column, descending: false }
-        : sorting.descending
-          ? null
-          : { column, descending: true },
-    );
-  const sortMark = (column: string) =>
-    sorting?.column !== column ? undefined : sorting.descending ? ('descending' as const) : ('ascending' as const);
-  return { rows, sortBy, sortMark };
 }

@@ -1,12 +1,14 @@
 // @vitest-environment jsdom
-import { cleanup, render, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { draw, leaveBook, openBook } from '../testing/in-book.js';
 import { ItemInput } from './item-input.js';
 import { TypedInput } from './typed-input.js';
 
-afterEach(cleanup);
+beforeEach(() => openBook());
+afterEach(leaveBook);
 
 const CLAYS = ['White clay', 'Speckled clay', 'China clay', 'Moss glaze'].map((label) => ({ value: label, label }));
 
@@ -31,7 +33,7 @@ describe('picking one of many', () => {
   it('offers what fits, takes the marked one on Enter, and another by the arrows', async () => {
     const commit = vi.fn(() => null);
     const user = userEvent.setup();
-    render(<Picker commit={commit} />);
+    draw(<Picker commit={commit} />);
     await user.type(field(), 'cl');
     expect(offered()).toEqual(['White clay', 'Speckled clay', 'China clay']);
     await user.keyboard('{Enter}');
@@ -45,7 +47,7 @@ describe('picking one of many', () => {
   it('makes something new only where it was picked, and not by leaving the field', async () => {
     const commit = vi.fn(() => null);
     const user = userEvent.setup();
-    render(<Picker commit={commit} offers />);
+    draw(<Picker commit={commit} offers />);
     await user.type(field(), 'Porcelain{Enter}');
     expect(commit).toHaveBeenLastCalledWith('+Porcelain');
     await user.clear(field());
@@ -56,10 +58,11 @@ describe('picking one of many', () => {
 
   it('keeps what is refused with the reason, and gives it back on Esc', async () => {
     const user = userEvent.setup();
-    render(<Picker commit={() => 'It cannot contain itself.'} />);
+    draw(<Picker commit={() => 'It cannot contain itself.'} />);
     await user.type(field(), 'Moss glaze{Enter}');
     expect(screen.getByRole('alert').textContent).toBe('It cannot contain itself.');
     expect(field().getAttribute('aria-invalid')).toBe('true');
+    expect(field().getAttribute('aria-describedby')).toBe(screen.getByRole('alert').id);
     await user.keyboard('{Escape}');
     expect(screen.queryByRole('alert')).toBeNull();
     expect(field().value).toBe('');
@@ -69,8 +72,8 @@ describe('picking one of many', () => {
 describe('typing into a field', () => {
   const amount = () => screen.getByRole<HTMLInputElement>('textbox', { name: 'Price' });
   const show = (commit: (text: string) => string | null) =>
-    render(
-      <main>
+    draw(
+      <>
         <TypedInput
           label="Price"
           value="12.50"
@@ -78,7 +81,7 @@ describe('typing into a field', () => {
           preview={(text) => (text === '3/4' ? 'read as 0.75' : null)}
         />
         <input aria-label="next" />
-      </main>,
+      </>,
     );
 
   it('shows how it is read, and takes it when the field is left', async () => {

@@ -1,8 +1,10 @@
 import { useCombobox } from 'downshift';
 import { useId, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { Hint, useFloatingBelow } from './floating.js';
 import { moveAlong } from './move-on.js';
 import { offersFor, type Offer } from './offers.js';
+import { useRefusal } from './use-refusal.js';
 
 interface ItemInputProps {
   readonly label: string;
@@ -17,8 +19,11 @@ interface ItemInputProps {
   /** Takes the chosen label or what was typed; returns a sentence where it is refused. */
   readonly commit: (text: string) => string | null;
   readonly place?: string | undefined;
+  /** Under what a refused text is kept; the place of the field unless said. */
+  readonly keptAs?: string | undefined;
   readonly readOnly?: boolean;
   readonly placeholder?: string | undefined;
+  readonly isCell?: boolean;
 }
 
 /** Picks one of many by typing a part of its name. */
@@ -34,9 +39,14 @@ export function ItemInput(props: ItemInputProps) {
     place,
     readOnly,
     placeholder,
+    isCell = false,
   } = props;
   const [draft, setDraft] = useState<string | null>(null);
-  const [refusal, setRefusal] = useState<string | null>(null);
+  const { refused, isSaid, setFocus, clear, ...refusal } = useRefusal(props.keptAs ?? place, label);
+  const {
+    refs: { reference, setReference, setFloating },
+    floatingStyles,
+  } = useFloatingBelow();
   const inputId = useId();
   const hintId = useId();
   const typed = draft ?? (awaitsPick ? value : null);
@@ -44,21 +54,15 @@ export function ItemInput(props: ItemInputProps) {
     () => (typed === null ? [] : [...(offers?.(typed) ?? offersFor(options, typed))]),
     [options, offers, typed],
   );
+  const shown = draft ?? refused?.text ?? value;
   const take = (text: string): boolean => {
-    if (text.trim() === '' || text === value) {
-      setDraft(null);
-      setRefusal(null);
-      return true;
-    }
-    const sentence = commit(text);
-    setRefusal(sentence);
-    setDraft(sentence === null ? null : text);
-    return sentence === null;
+    setDraft(null);
+    return refusal.take(text, (taken) => (taken.trim() === '' || taken === value ? null : commit(taken)));
   };
   const { isOpen, getInputProps, getMenuProps, getItemProps, highlightedIndex, openMenu, closeMenu } = useCombobox({
     inputId,
     items: offered,
-    inputValue: draft ?? value,
+    inputValue: shown,
     selectedItem: null,
     itemToString: (item) => item?.label ?? '',
     defaultHighlightedIndex: 0,
@@ -81,22 +85,27 @@ export function ItemInput(props: ItemInputProps) {
     const input = document.getElementById(inputId);
     if (isTaken && goesOn && input !== null) moveAlong(input);
   };
+  const isListed = isOpen && draft !== null;
+  const isRefused = refused !== null && draft === null;
   return (
-    <span className="typed">
+    <>
       <input
         {...getInputProps({
+          ref: setReference,
           readOnly,
           placeholder,
           'aria-label': label,
           'aria-labelledby': undefined,
-          'aria-invalid': refusal !== null,
-          'aria-describedby': refusal === null ? undefined : hintId,
-          className: `input-line ${refusal === null ? '' : 'input-refused'}`,
+          'aria-invalid': isRefused,
+          'aria-describedby': isRefused && isSaid ? hintId : undefined,
+          title: isRefused ? refused.sentence : undefined,
+          className: isCell ? 'cell' : 'input',
           autoComplete: 'off',
           spellCheck: false,
           // Straight from the field: by way of the combobox fast typing would lose letters.
           onChange: (event) => setDraft((event.target as HTMLInputElement).value),
           onFocus: (event) => {
+            setFocus(true);
             event.target.select();
             if (!awaitsPick || readOnly) return;
             setDraft(value);
@@ -104,42 +113,47 @@ export function ItemInput(props: ItemInputProps) {
           },
           // A click on the field would close again what going to it has opened.
           onClick: (event) => Object.assign(event.nativeEvent, { preventDownshiftDefault: true }),
-          onBlur: () => take(draft ?? value),
+          onBlur: () => {
+            setFocus(false);
+            if (draft !== null) take(draft);
+          },
           onKeyDown: (event) => {
             if (event.key === 'Escape') {
               setDraft(null);
-              setRefusal(null);
+              clear();
             } else if (event.key === 'Enter') {
               event.preventDefault();
               Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
-              const marked = isOpen && draft !== null ? offered[highlightedIndex] : undefined;
-              takeAndGoOn(marked === undefined ? (draft ?? value) : (marked.typed ?? marked.label));
+              const marked = isListed ? offered[highlightedIndex] : undefined;
+              takeAndGoOn(marked === undefined ? shown : (marked.typed ?? marked.label));
             }
           },
         })}
         data-place={place}
       />
       <ul
-        {...getMenuProps({ 'aria-label': `Choices for ${label}`, 'aria-labelledby': undefined })}
-        className={isOpen && draft !== null ? 'offers' : 'hidden'}
+        {...getMenuProps({
+          ref: setFloating,
+          'aria-label': `Choices for ${label}`,
+          'aria-labelledby': undefined,
+        })}
+        style={floatingStyles}
+        className={
+          isListed ? 'menu z-20 w-max max-w-80 flex-nowrap overflow-auto border border-rule bg-base-100 p-1' : 'hidden'
+        }
       >
-        {isOpen &&
-          draft !== null &&
+        {isListed &&
           offered.map((item, index) => (
-            <li
-              key={item.value}
-              {...getItemProps({ item, index })}
-              className={index === highlightedIndex ? 'offer offer-marked' : 'offer'}
-            >
-              {item.label}
+            <li key={item.value} {...getItemProps({ item, index })}>
+              <span className={index === highlightedIndex ? 'menu-active' : ''}>{item.label}</span>
             </li>
           ))}
       </ul>
-      {refusal !== null && (
-        <span id={hintId} className="hint hint-refused" role="alert">
-          {refusal}
-        </span>
+      {isRefused && isSaid && (
+        <Hint id={hintId} field={reference} isRefusal>
+          {refused.sentence}
+        </Hint>
       )}
-    </span>
+    </>
   );
 }

@@ -1,16 +1,30 @@
 const FIELDS = 'input:not([type=checkbox]):not([type=radio]), select';
 
-/** Moves to the next field: in a grid to the same column of the next row, elsewhere to the one that follows. */
-export function moveOn(from: HTMLElement, step: 1 | -1 = 1): void {
+/**
+ * Moves to the next field, as Enter does. In a grid that is the same column of the next row; from the last field of a row
+ * before the empty one it is the first field of the empty row, so that row after row can be typed.
+ */
+export function moveOn(from: HTMLElement): void {
   const row = from.closest<HTMLElement>('[data-grid-row]');
   if (row !== null) {
-    moveInColumn(from, row, step);
+    if (!startNewRow(from, row)) moveInColumn(from, row, 1);
     return;
   }
   const all = [...document.querySelectorAll<HTMLElement>(`main ${FIELDS}, aside ${FIELDS}`)].filter(
     (each) => each.offsetParent !== null,
   );
-  all[all.indexOf(from) + step]?.focus();
+  // A field that floats above the screen has none after it.
+  const at = all.indexOf(from);
+  if (at >= 0) all[at + 1]?.focus();
+}
+
+function startNewRow(from: HTMLElement, row: HTMLElement): boolean {
+  const next = row.hasAttribute('data-new-row') ? row : row.nextElementSibling;
+  const isLast = [...row.querySelectorAll<HTMLElement>(FIELDS)].at(-1) === from;
+  const first = next?.hasAttribute('data-new-row') ? next.querySelector<HTMLElement>(FIELDS) : null;
+  if (!isLast || first === null || first === undefined) return false;
+  first.focus();
+  return true;
 }
 
 /** Goes up or down within a column of a grid. Returns false where there is no row there. */

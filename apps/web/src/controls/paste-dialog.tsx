@@ -1,6 +1,7 @@
 import { newId, type Operation } from '@nuvar/book';
 import { useMemo, useState } from 'react';
-import { useEdit } from '../book/use-book.js';
+import { useSettings, useEdit } from '../book/use-book.js';
+import { counted, countText } from '../figures/format.js';
 import { Dialog } from './dialog.js';
 import type { GridWriter, InputColumn } from './grid-model.js';
 
@@ -28,6 +29,7 @@ const MOST_SHOWN = 100;
 
 /** Shows what was understood of a pasted block before anything is taken in; then all of it is one change. */
 export function PasteDialog<Row, Patch extends object>({ target, writer, onClose }: PasteDialogProps<Row, Patch>) {
+  const { locale } = useSettings();
   const edit = useEdit();
   const [problem, setProblem] = useState<string | null>(null);
   const pasted = useMemo(
@@ -47,10 +49,10 @@ export function PasteDialog<Row, Patch extends object>({ target, writer, onClose
     else setProblem(found.sentence);
   };
   return (
-    <Dialog title={`Paste ${pasted.length} rows`} onClose={onClose} wide>
-      <p className="text-soft">This is how the block was read. Nothing is taken in yet.</p>
+    <Dialog title={`Paste ${counted(pasted.length, 'row', locale)}`} onClose={onClose} wide>
+      <p className="text-soft">This is how the rows were read. Nothing is saved yet.</p>
       <div className="max-h-96 overflow-auto">
-        <table className="plain-table">
+        <table className="table">
           <thead>
             <tr>
               <th scope="col">Row</th>
@@ -66,7 +68,7 @@ export function PasteDialog<Row, Patch extends object>({ target, writer, onClose
               <tr key={index}>
                 <th scope="row">{each.row === null ? 'new' : 'changes'}</th>
                 {each.cells.map((cell, column) => (
-                  <td key={column} className={cell.refused ? 'cell-refused' : ''}>
+                  <td key={column} className={cell.refused ? 'text-error' : ''}>
                     {cell.shown}
                   </td>
                 ))}
@@ -75,19 +77,27 @@ export function PasteDialog<Row, Patch extends object>({ target, writer, onClose
           </tbody>
         </table>
       </div>
-      {pasted.length > MOST_SHOWN && <p className="text-soft">And {pasted.length - MOST_SHOWN} more.</p>}
-      {left > 0 && <p className="hint-refused">{left} rows were not understood and would be left out.</p>}
-      {problem !== null && (
-        <p className="hint-refused" role="alert">
-          {problem} Nothing was taken in.
+      {pasted.length > MOST_SHOWN && (
+        <p className="text-soft">And {counted(pasted.length - MOST_SHOWN, 'more row', locale)}.</p>
+      )}
+      {left > 0 && (
+        <p className="text-error">
+          {counted(left, 'row was', locale, 'rows were')} not understood and will be left out.
         </p>
       )}
-      <div className="dialog-buttons">
-        <button type="button" className="button" onClick={onClose}>
+      {problem !== null && (
+        <p className="text-error" role="alert">
+          {problem} Nothing was saved.
+        </p>
+      )}
+      <div className="modal-action">
+        <button type="button" className="btn" onClick={onClose}>
           Cancel
         </button>
-        <button type="button" className="button button-main" onClick={take} disabled={good.length === 0}>
-          {left > 0 ? `Take in ${good.length} rows, leave out ${left}` : `Take in ${good.length} rows`}
+        <button type="button" className="btn btn-primary" onClick={take} disabled={good.length === 0}>
+          {left > 0
+            ? `Paste ${counted(good.length, 'row', locale)}, leave out ${countText(left, locale)}`
+            : `Paste ${counted(good.length, 'row', locale)}`}
         </button>
       </div>
     </Dialog>

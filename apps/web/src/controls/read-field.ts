@@ -1,7 +1,8 @@
-import { unitOfMeasure, type FieldSpec } from '@nuvar/book';
-import { isShortText, readNumber } from '@nuvar/core';
-import { decimalSign, unitWords } from '../figures/format.js';
-import { knownUnits, readUnit } from './known-units.js';
+import type { FieldSpec } from '@nuvar/book';
+import { convert, readNumber, readPower } from '@nuvar/core';
+import { decimalSign, manyUnits, typedText, unitWords } from '../figures/format.js';
+import { readDayText } from './read-day-text.js';
+import { readUnit, typedQuantity, unknownUnitSentence } from './known-units.js';
 
 /** What was understood of a typed text: the value for the field and how it was read, or why not. */
 export type FieldReading =
@@ -22,6 +23,8 @@ export function readField(spec: FieldSpec, text: string, locale: string): FieldR
     case 'choice':
     case 'unit':
       return readChoice(spec, tidy);
+    case 'day':
+      return readDayText(tidy, locale);
     case 'currency':
       return { value: tidy.toUpperCase(), shown: tidy.toUpperCase() };
     case 'flag': {
@@ -35,22 +38,52 @@ export function readField(spec: FieldSpec, text: string, locale: string): FieldR
 
 function readAmount(spec: FieldSpec, text: string, locale: string): FieldReading {
   if (text === '') return { refusal: `${spec.label} cannot be empty.` };
-  const read = readNumber(text, decimalSign(locale));
-  if (read === null)
+  const sign = decimalSign(locale);
+  if (spec.measuredIn === 'kW') return readPowerField(spec, text, locale);
+  const read = readNumber(text, sign);
+  if (read === null) {
+    const worded = typedQuantity(text, locale);
+    if (worded !== null && 'unknownUnit' in worded)
+      return { refusal: `${spec.label} takes a number without "${worded.unknownUnit}".` };
     return {
-      refusal: `"${text.slice(0, 40)}" is not a number that can be read. Type it as 12.50, 3/4, 18.90/24 or 2 h 30.`,
+      refusal: `"${text.slice(0, 40)}" is not a number that can be read. Type it as ${typedText('12.50', locale)}, 3/4, ${typedText('18.90', locale)}/24 or 2 h 30.`,
     };
+  }
   const isTime = read.unit === 'min' || read.unit === 'h';
   if (read.unit !== null && !isTime) return { refusal: `${spec.label} takes a number without "${read.unit}".` };
   const value = spec.type === 'integer' ? Number(read.value) : read.value;
   return { value, shown: isTime ? `${read.value} minutes` : read.value };
 }
 
+/**
+ * Reads an amount of something that is counted or measured in a unit: "12", "12 kg", or in another unit that fits, which is
+ * converted.
+ */
+export function readInUnit(spec: FieldSpec, text: string, locale: string, unit: string): FieldReading {
+  const read = text.trim() === '' ? null : typedQuantity(text, locale);
+  if (read === null) return readField(spec, text, locale);
+  if ('unknownUnit' in read) return { refusal: unknownUnitSentence(read.unknownUnit) };
+  const value = read.unit === null || read.unit === unit ? read.value : convert(read.value, read.unit, unit);
+  return value === null
+    ? { refusal: `${spec.label} is in ${manyUnits(unit)}: ${unitWords(read.unit ?? '')} cannot be converted to it.` }
+    : readField(spec, typedText(value.toString(), locale), locale);
+}
+
+/** A power as it stands on a type plate; the field holds it in kilowatts. */
+function readPowerField({ label }: FieldSpec, text: string, locale: string): FieldReading {
+  const value = readPower(text, decimalSign(locale));
+  return value === null
+    ? {
+        refusal: `${label} cannot be read from "${text.slice(0, 40)}". Type it as ${typedText('1.5', locale)} or 115 W.`,
+      }
+    : { value, shown: /[^\d.,\s]/.test(text) ? `${value} kW` : value };
+}
+
 function readChoice(spec: FieldSpec, text: string): FieldReading {
   if (spec.type === 'unit') {
     const known = readUnit(text);
     return known === undefined
-      ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
+      ? { refusal: unknownUnitSentence(text.slice(0, 40)) }
       : { value: known, shown: unitWords(known) };
   }
   const found = spec.choices?.find((choice) => choice.toLowerCase() === text.toLowerCase());
@@ -64,32 +97,15 @@ export function unitChoices(codes: readonly string[]): { value: string; label: s
   return codes.map((code) => ({ value: code, label: unitWords(code) }));
 }
 
-/** A quantity with its unit, typed in one go: "450 g". The unit has to be one that can be reached here. */
-export function readQuantity(
+/** A quantity with its unit, typed in one go: "450 g", "6 each", "2 trays"; without a unit where none was typed. */
+export function readAnyQuantity(
   text: string,
   locale: string,
-  reachable: readonly string[],
 ): { value: string; unit: string | null } | { refusal: string } {
-  const own = isShortText(text) ? inOwnUnit(text, locale) : null;
-  const read = own ?? readNumber(text, decimalSign(locale));
-  if (read === null) {
-    return { refusal: `"${text.slice(0, 40)}" is not a quantity that can be read. Type it as 12.5, 3/4 or 450 g.` };
-  }
-  if (read.unit !== null && !reachable.includes(read.unit)) {
+  const read = typedQuantity(text, locale);
+  if (read === null)
     return {
-      refusal: `There is no way from ${unitWords(read.unit)} to ${unitWords(reachable[0] ?? '')} yet. State one under "Measured otherwise".`,
+      refusal: `"${text.slice(0, 40)}" is not a quantity that can be read. Type it as ${typedText('12.5', locale)}, 3/4 or 450 g.`,
     };
-  }
-  return { value: read.value, unit: read.unit };
+  return 'unknownUnit' in read ? { refusal: unknownUnitSentence(read.unknownUnit) } : read;
 }
-
-/** A quantity that ends in a unit of the book's own: "2 tray"; null where it does not. */
-function inOwnUnit(text: string, locale: string): { value: string; unit: string } | null {
-  const [, amount = '', word = ''] = /^\s*([\d.,/ ]+?)\s*([^\d\s.,/].*?)\s*$/.exec(text) ?? [];
-  const unit = word === '' ? undefined : readUnit(word);
-  const read = unit === undefined || unitOfMeasure(unit) !== undefined ? null : readNumber(amount, decimalSign(locale));
-  return read === null || unit === undefined ? null : { value: read.value, unit };
-}
-
-/** A quantity in any unit: of a pack ("25 kg", "6 each"), or of what is not bound to a kind of unit yet. */
-export const readAnyQuantity = (text: string, locale: string) => readQuantity(text, locale, knownUnits());

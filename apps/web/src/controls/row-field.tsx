@@ -3,11 +3,13 @@ import { useMemo } from 'react';
 import { useAppSelector } from '../state/store.js';
 import { updateOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRow, useSettings } from '../book/use-book.js';
-import { typedText, unitWords } from '../figures/format.js';
-import { isRefusal, readField } from './read-field.js';
+import { dayText, typedText, unitWords } from '../figures/format.js';
+import { DayInput } from './day-input.js';
+import { isRefusal, readField, readInUnit, type FieldReading } from './read-field.js';
 import { knownUnits } from './known-units.js';
 import { SelectInput } from './select-input.js';
 import { TypedInput } from './typed-input.js';
+import { Field, TrialMark } from './fields.js';
 
 interface RowFieldProps {
   readonly kind: Kind;
@@ -17,13 +19,15 @@ interface RowFieldProps {
   readonly label?: string;
   /** Stands behind the field: a unit or a period. */
   readonly suffix?: string;
+  /** The code of the unit in which the field counts or measures: it may be typed along, or another one that fits. */
+  readonly unit?: string;
   /** Words for the choices of the field. */
   readonly words?: Readonly<Record<string, string>>;
   readonly placeholder?: string;
 }
 
 /** One field of a row with its label, edited where it stands. What control it gets follows from what the row class says. */
-export function RowField({ kind, id, field, label, suffix, words, placeholder }: RowFieldProps) {
+export function RowField({ kind, id, field, label, suffix, unit, words, placeholder }: RowFieldProps) {
   const spec = useMemo(() => fieldsOf(kind).find((each) => each.name === field), [kind, field]);
   const row = useRow(kind, id);
   const override = useAppSelector(({ book }) => book.trial.find((each) => each.id === id && each.field === field));
@@ -32,21 +36,16 @@ export function RowField({ kind, id, field, label, suffix, words, placeholder }:
   const name = label ?? spec.label;
   const baseline = fieldValue(row, field);
   return (
-    <div className="field">
-      <span className="field-label" aria-hidden="true">
-        {name}
-      </span>
-      <span className="field-control">
-        <FieldControl kind={kind} row={row} spec={spec} name={name} words={words} placeholder={placeholder} />
-        {suffix !== undefined && <span className="text-soft whitespace-nowrap">{suffix}</span>}
-        {override !== undefined && (
-          <span className="trial-mark">
-            tried: {typedText(String(override.value), locale)} instead of{' '}
-            {typedText(String(baseline ?? 'nothing'), locale)}
-          </span>
-        )}
-      </span>
-    </div>
+    <Field label={name}>
+      <FieldControl kind={kind} row={row} spec={spec} name={name} unit={unit} words={words} placeholder={placeholder} />
+      {suffix !== undefined && <span className="text-soft whitespace-nowrap">{suffix}</span>}
+      {override !== undefined && (
+        <TrialMark>
+          tried: {typedText(String(override.value), locale)} instead of{' '}
+          {typedText(String(baseline ?? 'nothing'), locale)}
+        </TrialMark>
+      )}
+    </Field>
   );
 }
 
@@ -55,11 +54,12 @@ interface ControlProps {
   readonly row: StoredRow;
   readonly spec: FieldSpec;
   readonly name: string;
+  readonly unit: string | undefined;
   readonly words: Readonly<Record<string, string>> | undefined;
   readonly placeholder: string | undefined;
 }
 
-function FieldControl({ kind, row, spec, name, words, placeholder }: ControlProps) {
+function FieldControl({ kind, row, spec, name, unit, words, placeholder }: ControlProps) {
   const edit = useEdit();
   const mayEdit = useMayEdit();
   const { locale } = useSettings();
@@ -71,7 +71,7 @@ function FieldControl({ kind, row, spec, name, words, placeholder }: ControlProp
       return (
         <input
           type="checkbox"
-          className="checkbox checkbox-sm"
+          className="checkbox checkbox-xs"
           aria-label={name}
           data-place={place}
           checked={value === true}
@@ -109,37 +109,33 @@ function FieldControl({ kind, row, spec, name, words, placeholder }: ControlProp
         />
       );
     default: {
-      const text =
-        value === null || value === undefined
-          ? ''
-          : spec.type === 'decimal'
-            ? typedText(String(value), locale)
-            : String(value);
+      const read = (typed: string) =>
+        unit === undefined ? readField(spec, typed, locale) : readInUnit(spec, typed, locale, unit);
+      const field = {
+        label: name,
+        place,
+        readOnly: !mayEdit,
+        placeholder,
+        preview: (typed: string) => previewOf(spec, read(typed), typed, locale),
+        commit: (typed: string) => {
+          const reading = read(typed);
+          return isRefusal(reading) ? reading.refusal : write(reading.value);
+        },
+      };
+      const text = value === null || value === undefined ? '' : String(value);
+      if (spec.type === 'day') return <DayInput {...field} value={dayText(text, locale)} day={text} />;
+      const isNumber = spec.type === 'decimal' || spec.type === 'integer';
       return (
-        <TypedInput
-          label={name}
-          place={place}
-          value={text}
-          numeric={spec.type === 'decimal' || spec.type === 'integer'}
-          type={spec.type === 'day' ? 'date' : 'text'}
-          readOnly={!mayEdit}
-          placeholder={placeholder}
-          preview={(typed) => previewOf(spec, typed, locale)}
-          commit={(typed) => {
-            const reading = readField(spec, typed, locale);
-            return isRefusal(reading) ? reading.refusal : write(reading.value);
-          }}
-        />
+        <TypedInput {...field} value={spec.type === 'decimal' ? typedText(text, locale) : text} numeric={isNumber} />
       );
     }
   }
 }
 
 /** How a number is read, said only where it differs from what was typed. */
-export function previewOf(spec: FieldSpec, typed: string, locale: string): string | null {
-  if (spec.type !== 'decimal' && spec.type !== 'integer') return null;
+function previewOf(spec: FieldSpec, reading: FieldReading, typed: string, locale: string): string | null {
+  if (spec.type !== 'decimal' && spec.type !== 'integer' && spec.type !== 'day') return null;
   if (typed.trim() === '') return null;
-  const reading = readField(spec, typed, locale);
   if (isRefusal(reading)) return null;
   const shown = typedText(reading.shown, locale);
   return shown === typed.trim() ? null : `= ${shown}`;

@@ -1,4 +1,6 @@
-import { useState } from 'react';
+import { useId, useRef, useState } from 'react';
+import { Hint } from './floating.js';
+import { moveOn } from './move-on.js';
 
 interface SelectInputProps {
   readonly label: string;
@@ -8,29 +10,39 @@ interface SelectInputProps {
   readonly commit: (value: string) => string | null;
   readonly place?: string | undefined;
   readonly disabled?: boolean;
+  readonly isCell?: boolean;
 }
 
 /** A list longer than this is drawn only when somebody comes near: a grid may hold hundreds of them. */
 const MOST_DRAWN = 12;
 
 /** One of several choices, made where it stands. */
-export function SelectInput({ label, value, options, commit, place, disabled }: SelectInputProps) {
+export function SelectInput({ label, value, options, commit, place, disabled, isCell }: SelectInputProps) {
   const [refusal, setRefusal] = useState<string | null>(null);
   const [isNear, setNear] = useState(false);
+  const select = useRef<HTMLSelectElement>(null);
+  const hintId = useId();
   const drawn = isNear || options.length <= MOST_DRAWN ? options : options.filter((option) => option.value === value);
   const comeNear = () => setNear(true);
   return (
-    <span className="typed">
+    <>
       <select
-        className="input-line"
+        ref={select}
+        className={isCell ? 'cell' : 'select'}
         aria-label={label}
         aria-invalid={refusal !== null}
+        aria-describedby={refusal === null ? undefined : hintId}
         data-place={place}
         value={value}
         disabled={disabled}
         onFocus={comeNear}
         onPointerEnter={comeNear}
         onChange={(event) => setRefusal(commit(event.target.value))}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          moveOn(event.currentTarget);
+        }}
       >
         {drawn.map((option) => (
           <option key={option.value} value={option.value}>
@@ -39,10 +51,10 @@ export function SelectInput({ label, value, options, commit, place, disabled }: 
         ))}
       </select>
       {refusal !== null && (
-        <span className="hint hint-refused" role="alert">
+        <Hint id={hintId} field={select} isRefusal>
           {refusal}
-        </span>
+        </Hint>
       )}
-    </span>
+    </>
   );
 }

@@ -25,9 +25,14 @@ export function Sides<Side extends string>({ sides, label }: SidesProps<Side>) {
     return `?${next.toString()}`;
   };
   return (
-    <nav className="sides" aria-label={label}>
+    <nav className="tabs tabs-border gap-x-4 border-b border-base-300" aria-label={label}>
       {names.map((side) => (
-        <Link key={side} to={addressOf(side)} className="side" aria-current={side === shown ? 'page' : undefined}>
+        <Link
+          key={side}
+          to={addressOf(side)}
+          className="tab text-soft [--tab-p:0.1rem] hover:text-base-content aria-[current]:text-base-content"
+          aria-current={side === shown ? 'page' : undefined}
+        >
           {sides[side]}
         </Link>
       ))}

@@ -1,6 +1,9 @@
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
+import { Hint } from './floating.js';
 import { focusField, moveOn } from './move-on.js';
+import { useUnitOffer } from './use-unit-offer.js';
+import { useRefusal, type Refusal } from './use-refusal.js';
 
 export interface TypedInputProps {
   readonly label: string;
@@ -12,12 +15,17 @@ export interface TypedInputProps {
   readonly preview?: ((text: string) => string | null) | undefined;
   /** Names the field of the row, so that it can be gone to: "id.field". */
   readonly place?: string | undefined;
+  /** Under what a refused text is kept; the place of the field unless said. */
+  readonly keptAs?: string | undefined;
   readonly numeric?: boolean;
-  readonly type?: 'text' | 'date';
+  /** Stands behind what is typed, and stays there while it is: the unit in which a bare number is read. */
+  readonly unit?: string;
   readonly suggestions?: string | undefined;
   readonly placeholder?: string | undefined;
   readonly readOnly?: boolean;
-  readonly className?: string;
+  readonly autoFocus?: boolean;
+  /** A cell of a grid is drawn without a line of its own. */
+  readonly isCell?: boolean;
 }
 
 /**
@@ -25,6 +33,11 @@ export interface TypedInputProps {
  * refused stays in the field with the sentence that says why.
  */
 export function TypedInput(props: TypedInputProps) {
+  return <TypedField {...props} refusal={useRefusal(props.keptAs ?? props.place, props.label)} />;
+}
+
+/** The same, where something beside the field takes values too, and so has to know what was refused. */
+export function TypedField({ refusal, ...props }: TypedInputProps & { readonly refusal: Refusal }) {
   const {
     label,
     value,
@@ -32,26 +45,26 @@ export function TypedInput(props: TypedInputProps) {
     preview,
     place,
     numeric = false,
-    type = 'text',
+    unit = '',
     suggestions,
     placeholder,
     readOnly,
-    className = '',
+    isCell,
   } = props;
   const [draft, setDraft] = useState<string | null>(null);
-  const [refusal, setRefusal] = useState<string | null>(null);
+  const { refused, isSaid, setFocus, clear } = refusal;
   const hintId = useId();
   const input = useRef<HTMLInputElement>(null);
+  const offer = useUnitOffer(refused);
+  /** Adds the unit that was missing, and takes what was refused for it. */
+  const addUnit = (): boolean => {
+    const text = refused?.text ?? '';
+    return refusal.take(text, () => offer?.add() ?? commit(text));
+  };
   const take = (): boolean => {
-    if (draft === null || draft === value) {
-      setDraft(null);
-      setRefusal(null);
-      return true;
-    }
-    const sentence = commit(draft);
-    setRefusal(sentence);
-    if (sentence === null) setDraft(null);
-    return sentence === null;
+    if (draft === null) return refused === null || (offer !== null && addUnit());
+    setDraft(null);
+    return refusal.take(draft, (text) => (text === value ? null : commit(text)));
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter' && !event.nativeEvent.isComposing) {
@@ -63,47 +76,71 @@ export function TypedInput(props: TypedInputProps) {
       });
       if (isTaken && input.current) moveOn(input.current);
       else if (isTaken) focusField(label);
-    } else if (event.key === 'Escape' && (draft !== null || refusal !== null)) {
+    } else if (event.key === 'Escape' && (draft !== null || refused !== null)) {
       event.preventDefault();
       event.stopPropagation();
       setDraft(null);
-      setRefusal(null);
+      clear();
     }
   };
-  const read = draft !== null && refusal === null ? (preview?.(draft) ?? null) : null;
-  const hint = refusal ?? read;
+  const isRefused = refused !== null && draft === null;
+  const hint = draft !== null ? (preview?.(draft) ?? null) : isSaid ? (refused?.sentence ?? null) : null;
+  const field = (
+    <input
+      ref={input}
+      className={`${isCell ? 'cell' : 'input'} ${numeric ? 'text-right' : ''}`}
+      aria-label={label}
+      aria-invalid={isRefused}
+      aria-describedby={hint === null ? undefined : hintId}
+      title={isRefused ? refused.sentence : undefined}
+      data-place={place}
+      inputMode={numeric ? 'decimal' : undefined}
+      list={suggestions}
+      data-half-typed={draft !== null}
+      placeholder={placeholder}
+      readOnly={readOnly}
+      autoFocus={props.autoFocus}
+      autoComplete="off"
+      spellCheck={false}
+      value={draft ?? refused?.text ?? value}
+      onChange={(event) => setDraft(event.target.value)}
+      onFocus={(event) => {
+        setFocus(true);
+        event.target.select();
+      }}
+      onBlur={() => {
+        setFocus(false);
+        take();
+      }}
+      onKeyDown={onKeyDown}
+    />
+  );
   return (
-    <span className={`typed ${className}`}>
-      <input
-        ref={input}
-        className={`input-line ${numeric ? 'input-number' : ''} ${refusal === null ? '' : 'input-refused'}`}
-        aria-label={label}
-        aria-invalid={refusal !== null}
-        aria-describedby={hint === null ? undefined : hintId}
-        data-place={place}
-        type={type}
-        inputMode={numeric ? 'decimal' : undefined}
-        list={suggestions}
-        data-half-typed={draft !== null}
-        placeholder={placeholder}
-        readOnly={readOnly}
-        autoComplete="off"
-        spellCheck={false}
-        value={draft ?? value}
-        onChange={(event) => setDraft(event.target.value)}
-        onFocus={(event) => type === 'text' && event.target.select()}
-        onBlur={take}
-        onKeyDown={onKeyDown}
-      />
-      {hint !== null && (
-        <span
-          id={hintId}
-          className={refusal === null ? 'hint' : 'hint hint-refused'}
-          role={refusal === null ? undefined : 'alert'}
-        >
-          {hint}
+    <>
+      {unit === '' ? (
+        field
+      ) : (
+        <span className="flex items-baseline">
+          {field}
+          <span className="pl-1 text-note text-soft">{unit}</span>
         </span>
       )}
-    </span>
+      {hint !== null && (
+        <Hint id={hintId} field={input} isRefusal={isRefused}>
+          {hint}
+          {isRefused && offer !== null && (
+            // The field keeps the focus, and with it the hint.
+            <button
+              type="button"
+              className="btn ml-2"
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={addUnit}
+            >
+              Add {offer.unit} (Enter)
+            </button>
+          )}
+        </Hint>
+      )}
+    </>
   );
 }

@@ -5,7 +5,8 @@ import { useRow, useSettings, useUnarchived } from '../book/use-book.js';
 import { ItemInput } from '../controls/item-input.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
-import { unitWords } from '../figures/format.js';
+import { counted, unitWords } from '../figures/format.js';
+import { Empty } from '../figures/empty.js';
 
 /** Why a product costs more than another, or less: the two cards beside each other, the largest effects first. */
 export function AgainstProduct({ product }: { readonly product: StoredRow<'product'> }) {
@@ -13,18 +14,14 @@ export function AgainstProduct({ product }: { readonly product: StoredRow<'produ
   const others = useUnarchived('product').filter(
     ({ id, outputUnit }) => id !== product.id && outputUnit === product.outputUnit,
   );
-  const other = useRow('product', parameters.get('against'));
+  const against = parameters.get('against');
+  const other = useRow('product', against === product.id ? null : against);
   const unit = unitWords(product.outputUnit);
   if (others.length === 0)
-    return (
-      <p className="empty">
-        There is no other product that is counted in the same unit ({unit}). Once there is, the two can stand beside
-        each other line by line.
-      </p>
-    );
+    return <Empty>There is no other product that is counted in the same unit ({unit}) to compare it with.</Empty>;
   const choose = (name: string): string | null => {
     const chosen = others.find((each) => each.name === name);
-    if (chosen === undefined) return `No product counted in the same unit (${unit}) is called that.`;
+    if (chosen === undefined) return `No product of that name is counted in the same unit (${unit}).`;
     setParameters(
       (known) => {
         known.set('against', chosen.id);
@@ -35,9 +32,9 @@ export function AgainstProduct({ product }: { readonly product: StoredRow<'produ
     return null;
   };
   return (
-    <section aria-label="Against another product">
+    <section aria-label="Compare products">
       <div className="flex items-baseline gap-2 max-w-96">
-        <span className="shrink-0">Compare it with</span>
+        <span className="shrink-0">Compare with</span>
         <ItemInput
           label="The other product"
           value={other?.name ?? ''}
@@ -60,7 +57,7 @@ interface ComparisonProps {
 
 function Comparison({ product, other, unit }: ComparisonProps) {
   const view = useView('against', `${product.id}@${other.id}`);
-  const { currency } = useSettings();
+  const { currency, locale } = useSettings();
   if (view == null) return null;
   const gap = view.difference.gaps[0];
   if (view.lines.length === 0 && gap !== undefined) return <p className="mt-3">{gap.sentence}.</p>;
@@ -72,20 +69,23 @@ function Comparison({ product, other, unit }: ComparisonProps) {
         One {unit} of {product.name} costs <Amount figure={view.now} digits={4} /> {currency}, one of {other.name}{' '}
         <Amount figure={view.before} digits={4} />. The difference is <Amount figure={view.difference} digits={4} />:
       </p>
-      <table className="plain-table mt-2">
+      <table className="table mt-2">
         <caption className="sr-only">
           {product.name} against {other.name}, the largest effects first
         </caption>
         <thead>
           <tr>
-            <th scope="col">What makes it, the most first</th>
-            {[`In one ${product.name}`, `In one ${other.name}`, `Price of one, ${currency}`, `Makes, ${currency}`].map(
-              (header) => (
-                <th key={header} scope="col" className="text-right">
-                  {header}
-                </th>
-              ),
-            )}
+            <th scope="col">Largest differences first</th>
+            {[
+              `In one ${product.name}`,
+              `In one ${other.name}`,
+              `Unit price, ${currency}`,
+              `Difference, ${currency}`,
+            ].map((header) => (
+              <th key={header} scope="col" className="text-right">
+                {header}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>
@@ -94,11 +94,7 @@ function Comparison({ product, other, unit }: ComparisonProps) {
           ))}
         </tbody>
       </table>
-      {alike > 0 && (
-        <p className="text-soft text-sm">
-          {alike === 1 ? '1 other line is' : `${alike} other lines are`} the same in both.
-        </p>
-      )}
+      {alike > 0 && <p className="text-soft text-note">{counted(alike, 'other line', locale)} the same in both.</p>}
     </>
   );
 }
@@ -128,7 +124,7 @@ function Line({ line }: { readonly line: ComparedLineView }) {
         {hasTwoPrices && (
           <span className="text-soft">
             {' '}
-            (there <Amount figure={before.price} digits={4} />)
+            (other: <Amount figure={before.price} digits={4} />)
           </span>
         )}
       </td>

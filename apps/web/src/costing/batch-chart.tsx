@@ -1,8 +1,8 @@
 import type { StoredRow } from '@nuvar/book';
 import type { BatchSizesView } from '@nuvar/core';
 import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, XAxis, YAxis } from 'recharts';
-import { acrossAxis, ChartFrame, upAxis } from '../figures/chart-frame.js';
-import { written } from '../figures/format.js';
+import { acrossAxis, ChartFrame, roundAxis, upAxis } from '../figures/chart-frame.js';
+import { manyUnits, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 
 interface BatchChartProps {
@@ -21,25 +21,19 @@ export function BatchChart({ view, rows, unit }: BatchChartProps) {
   const largest = view.curve.at(-1);
   const title =
     view.costPerBatch.amount === '0'
-      ? `The size of a batch makes no difference: nothing is spent on each batch once`
-      : `Larger batches spread what each batch costs: from ${written(String(now), 2, style)} ${currency} in batches of ${written(String(started), 0, style)} to ${written(String(largest?.cost ?? 0), 2, style)} in batches of ${written(String(largest?.size ?? 0), 0, style)}`;
+      ? 'The batch size makes no difference: nothing is spent once on each batch'
+      : `Larger batches spread the cost of each batch: from ${written(String(now), 2, style)} ${currency} in batches of ${written(String(started), 0, style)} to ${written(String(largest?.cost ?? 0), 2, style)} in batches of ${written(String(largest?.size ?? 0), 0, style)}`;
   return (
     <ChartFrame title={title} height={220}>
       <LineChart data={[...view.curve]} margin={{ top: 8, right: 24, bottom: 22, left: 12 }} accessibilityLayer={false}>
-        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <CartesianGrid stroke="var(--color-base-300)" vertical={false} />
         <XAxis
-          {...acrossAxis(`${unit}s started in a batch`)}
+          {...acrossAxis(`${manyUnits(unit)} started in a batch`)}
           dataKey="size"
-          domain={[0, 'dataMax']}
-          tickFormatter={(value: number) => value.toFixed(0)}
+          {...roundAxis(Number(largest?.size ?? 1), style)}
         />
-        <YAxis
-          {...upAxis(`full cost, ${currency} a ${unit}`)}
-          domain={[0, top]}
-          allowDataOverflow
-          tickFormatter={(value: number) => written(String(value), 2, style)}
-        />
-        <Line dataKey="cost" stroke="var(--accent)" strokeWidth={2} dot={false} isAnimationActive={false} />
+        <YAxis {...upAxis(`full cost, ${currency} a ${unit}`)} {...roundAxis(top, style)} allowDataOverflow />
+        <Line dataKey="cost" stroke="var(--color-primary)" strokeWidth={2} dot={false} isAnimationActive={false} />
         <ReferenceLine
           x={started}
           stroke="var(--soft)"
@@ -55,8 +49,8 @@ export function BatchChart({ view, rows, unit }: BatchChartProps) {
               x={Number(batchSize)}
               y={Number(cost)}
               r={4}
-              fill="var(--accent)"
-              stroke="var(--paper)"
+              fill="var(--color-primary)"
+              stroke="var(--color-base-100)"
             />
           );
         })}

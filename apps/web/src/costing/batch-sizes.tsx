@@ -28,16 +28,15 @@ export function BatchSizes({ product }: { readonly product: StoredRow<'product'>
       figureColumn({
         id: member,
         header,
-        width: '9rem',
         view: 'batchSizes',
         of: (row: Row) => row.productId,
         pick: (sizes, row) => sizes.sizes[row.id]?.[member],
         digits: 4,
       });
     return [
-      fieldColumn<Row>('candidateBatch', 'batchSize', locale, { width: '8rem', placeholder: 'a size' }),
-      cost('setUpPerUnit', `Set-up and the like, ${currency}`),
-      cost('variableCost', `By itself, ${currency}`),
+      fieldColumn<Row>('candidateBatch', 'batchSize', locale, { placeholder: 'a size' }),
+      cost('setUpPerUnit', `Batch costs a unit, ${currency}`),
+      cost('variableCost', `Variable cost, ${currency}`),
       cost('fullCost', `Full cost, ${currency}`),
     ];
   }, [locale, currency]);
@@ -53,19 +52,19 @@ export function BatchSizes({ product }: { readonly product: StoredRow<'product'>
     <section aria-label="Batch sizes">
       <p className="mb-2">
         One {unit} costs <Amount figure={view?.fullCost} digits={4} withUnit /> in batches of{' '}
-        <Amount figure={view?.started} digits={0} />. <Amount figure={view?.costPerUnit} digits={4} /> of it by itself
-        whatever the size; <Amount figure={view?.costPerBatch} digits={2} withUnit /> is spent on each batch once.
+        <Amount figure={view?.started} digits={0} />. <Amount figure={view?.costPerUnit} digits={4} /> of that is the
+        same at any batch size; <Amount figure={view?.costPerBatch} digits={2} withUnit /> is spent once on each batch.
       </p>
       <Grid
         title="Batch sizes"
         rows={rows}
         columns={columns}
         writer={writer}
-        nameOf={({ batchSize }) => `batches of ${batchSize ?? 'no size yet'}`}
+        nameOf={({ batchSize }) => `batches of ${batchSize ?? 'no size'}`}
         empty="Type a size into the empty row to see what one unit would cost in such batches."
       />
       {rows.length === 0 && mayEdit && (
-        <button type="button" className="button mt-2" onClick={addUsual}>
+        <button type="button" className="btn mt-2" onClick={addUsual}>
           Compare 1, 10, 25 and 100
         </button>
       )}

@@ -1,41 +1,34 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { useAll, useBookPath, useSettings } from '../book/use-book.js';
+import { useAll, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
-import { FilterBox } from '../controls/filter-box.js';
 import { Grid } from '../controls/grid.js';
-import { matches } from '../controls/matches.js';
-import { useFilter, useKeptSearch } from '../controls/use-filter.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { ListAndDetail } from '../controls/list-and-detail.js';
+import { matches } from '../controls/matches.js';
 import { rowsWriter } from '../controls/rows-writer.js';
+import { useChosenRow } from '../controls/use-chosen-row.js';
+import { useListFilter } from '../controls/use-filter.js';
+import { ScreenLink } from '../figures/screen-link.js';
 import { ProductDetail } from './product-detail.js';
 
 type Row = StoredRow<'product'>;
 
 const productWriter: GridWriter<Row, Partial<Row>> = rowsWriter<Row>('product', { needs: 'name' });
+const nameOf = ({ name }: Row) => name;
 
 /** Make: what goes into each product, and its cost card. */
 export function MakeScreen() {
-  const { productId } = useParams();
-  const navigate = useNavigate();
-  const search = useKeptSearch();
-  const path = useBookPath();
+  const { chosen, choose, chooseById } = useChosenRow('make');
   const { locale, currency } = useSettings();
   const products = useAll('product');
-  const [filter, setFilter] = useFilter();
-  const rows = useMemo(() => products.filter((row) => matches(row, filter)), [products, filter]);
+  const filter = useListFilter<Row>('Filter products', matches);
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
-      fieldColumn<Row>('product', 'name', locale, {
-        width: 'auto',
-        header: 'Product',
-        placeholder: 'New product',
-      }),
+      fieldColumn<Row>('product', 'name', locale, { header: 'Product', placeholder: 'New product' }),
       figureColumn({
         id: 'fullCost',
         header: `Full cost, ${currency}`,
-        width: '6.5rem',
         view: 'product',
         of: ({ id }: Row) => id,
         pick: (view) => view.fullCost,
@@ -47,40 +40,38 @@ export function MakeScreen() {
   const moreColumns = useMemo(
     () =>
       (['category', 'tags', 'code', 'batchSize', 'yieldPercent', 'plannedUnitsPerMonth', 'archived'] as const).map(
-        (field) => fieldColumn<Row>('product', field, locale, { width: 'auto' }),
+        (field) => fieldColumn<Row>('product', field, locale),
       ),
     [locale],
   );
-  const shown = productId ?? rows[0]?.id;
+  const shown = chosen ?? products.find(({ archived }) => !archived)?.id;
   return (
-    <div className="split split-make">
-      <Grid
-        title="Products"
-        rows={rows}
-        columns={columns}
-        moreColumns={moreColumns}
-        writer={productWriter}
-        nameOf={({ name }) => name}
-        selected={shown}
-        onSelect={({ id }) => id !== productId && void navigate(`${path}/make/${id}${search}`)}
-        onCreate={(id) => void navigate(`${path}/make/${id}${search}`)}
-        tools={
-          <>
-            <FilterBox label="Filter products" value={filter} onChange={setFilter} />
-            <Link className="link" to={`${path}/make/grades`}>
-              Labour grades
-            </Link>
-            <Link className="link" to={`${path}/make/equipment`}>
-              Equipment
-            </Link>
-            <Link className="link" to={`${path}/make/guide`}>
-              Guide
-            </Link>
-          </>
-        }
-        empty="What you make, bundle, sell on or do for others belongs here. Type the name of the first one into the empty row."
-      />
-      {shown !== undefined && <ProductDetail key={shown} id={shown} />}
-    </div>
+    <ListAndDetail
+      wide="detail"
+      narrow="17rem"
+      list={
+        <Grid
+          title="Products"
+          rows={products}
+          columns={columns}
+          moreColumns={moreColumns}
+          writer={productWriter}
+          nameOf={nameOf}
+          selected={shown}
+          onSelect={choose}
+          onCreate={chooseById}
+          filter={filter}
+          tools={
+            <>
+              <ScreenLink to="grades">Labour grades</ScreenLink>
+              <ScreenLink to="equipment">Equipment</ScreenLink>
+              <ScreenLink to="guide">Guide</ScreenLink>
+            </>
+          }
+          empty="Everything that you sell: what you make, bundles, goods for resale, services. Type the name of the first one into the empty row."
+        />
+      }
+      detail={shown === undefined ? null : <ProductDetail key={shown} id={shown} />}
+    />
   );
 }

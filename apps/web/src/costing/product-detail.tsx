@@ -1,11 +1,10 @@
 import type { StoredRow } from '@nuvar/book';
-import { Link } from 'react-router';
-import { useBookPath, useRow } from '../book/use-book.js';
+import { useRow } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
 import { Sides, useSide } from '../controls/sides.js';
 import { useView } from '../engine/use-view.js';
 import { GapList } from '../figures/gap-list.js';
-import { unitWords } from '../figures/format.js';
+import { manyUnits, unitWords } from '../figures/format.js';
 import { ConversionsGrid } from '../purchasing/conversions-grid.js';
 import { AgainstProduct } from './against-product.js';
 import { BatchSizes } from './batch-sizes.js';
@@ -19,38 +18,43 @@ import { ProductUses } from '../production/product-uses.js';
 import { PRODUCT_KIND_WORDS } from '../production/product-words.js';
 import { ScrapGrid } from '../production/scrap-grid.js';
 import { TypedCostGrid } from '../production/typed-cost-grid.js';
+import { Empty } from '../figures/empty.js';
+import { Fields } from '../controls/fields.js';
+import { ScreenLink } from '../figures/screen-link.js';
 
-const COSTING_WORDS = { 'bill and steps': 'bill and steps', 'typed totals': 'typed totals (quick product)' };
+const COSTING_WORDS = { 'bill and steps': 'detailed recipe', 'typed totals': 'quick totals' };
 
 /** One product: what it is, what goes into it, and beside that what it costs and why. */
 export function ProductDetail({ id }: { id: string }) {
   const product = useRow('product', id);
   const card = useView('card', id);
-  const path = useBookPath();
   if (product === undefined) {
     return (
-      <section className="detail" aria-label="Product">
-        <p className="empty">This product is no longer in the book.</p>
+      <section aria-label="Product">
+        <Empty>This product is no longer in the book.</Empty>
       </section>
     );
   }
   const unit = unitWords(product.outputUnit);
   const fullCost = card?.lines.find((line) => line.id === 'fullCost')?.perUnit;
   return (
-    <section className="product" aria-label={product.name}>
-      <div className="product-inputs">
-        <header className="flex items-baseline gap-4">
-          <h2 className="detail-title">{product.name}</h2>
-          <Link className="link" to={`${path}/sell/${id}`}>
-            Set its price
-          </Link>
-        </header>
-        <Sides sides={SIDES} label="Sides of the product" />
-        <ProductSide product={product} />
-      </div>
-      <div className="product-card">
+    <section
+      className="grid items-start gap-x-5 gap-y-3 wide:grid-cols-[minmax(0,1fr)_21rem] wide:grid-rows-[auto_1fr] print:block"
+      aria-label={product.name}
+    >
+      <header className="flex items-baseline gap-4">
+        <h2 className="font-serif text-detail">{product.name}</h2>
+        <ScreenLink to="sell" row={id} className="link link-primary print:hidden">
+          Set its price
+        </ScreenLink>
+      </header>
+      <div className="wide:sticky wide:top-0 print:static wide:col-start-2 wide:row-span-2 wide:row-start-1">
         {card && <CostCard productId={id} card={card} unit={unit} />}
         {fullCost && <GapList gaps={fullCost.gaps} />}
+      </div>
+      <div className="flex min-w-0 flex-col gap-4">
+        <Sides sides={SIDES} label="Product details" />
+        <ProductSide product={product} />
       </div>
     </section>
   );
@@ -58,11 +62,11 @@ export function ProductDetail({ id }: { id: string }) {
 
 /** The sides of a product; which one is shown stands in the address. */
 const SIDES = {
-  recipe: 'What goes into it',
-  about: 'About it',
+  recipe: 'Recipe',
+  about: 'Details',
   batches: 'Batch sizes',
-  earlier: 'Earlier cards',
-  against: 'Against another',
+  earlier: 'Saved cost cards',
+  against: 'Compare products',
   uses: 'Where used',
 } as const;
 function ProductSide({ product }: { readonly product: StoredRow<'product'> }) {
@@ -84,23 +88,24 @@ function ProductSide({ product }: { readonly product: StoredRow<'product'> }) {
 
 function Recipe({ product }: { readonly product: StoredRow<'product'> }) {
   const { id } = product;
-  const unit = unitWords(product.outputUnit);
-  const units = unit === 'piece' ? 'pieces' : unit;
+  const { outputUnit } = product;
+  const units = manyUnits(outputUnit);
   return (
     <>
-      <div className="fields fields-2">
-        <RowField kind="product" id={id} field="batchSize" label="One batch starts" suffix={units} />
-        <RowField kind="product" id={id} field="yieldPercent" label="Comes out good" suffix="% (yield)" />
+      <Fields inTwo>
+        <RowField kind="product" id={id} field="batchSize" suffix={units} unit={outputUnit} />
+        <RowField kind="product" id={id} field="yieldPercent" suffix="%" />
         <RowField
           kind="product"
           id={id}
           field="plannedUnitsPerMonth"
           label="Planned sales"
-          suffix="a month"
-          placeholder="not yet"
+          suffix={`${units} a month`}
+          unit={outputUnit}
+          placeholder="not set"
         />
         <RowField kind="product" id={id} field="costing" words={COSTING_WORDS} />
-      </div>
+      </Fields>
       {product.costing === 'typed totals' ? (
         <TypedCostGrid product={product} />
       ) : (
@@ -120,7 +125,7 @@ function AboutProduct({ product }: { readonly product: StoredRow<'product'> }) {
   const { id } = product;
   return (
     <>
-      <div className="fields fields-2">
+      <Fields inTwo>
         <RowField kind="product" id={id} field="name" />
         <RowField kind="product" id={id} field="kind" words={PRODUCT_KIND_WORDS} />
         <RowField kind="product" id={id} field="outputUnit" label="Counted in" />
@@ -129,11 +134,11 @@ function AboutProduct({ product }: { readonly product: StoredRow<'product'> }) {
         <RowField kind="product" id={id} field="gtin" />
         <RowField kind="product" id={id} field="tags" placeholder="between commas" />
         <RowField kind="product" id={id} field="archived" />
-      </div>
+      </Fields>
       <ConversionsGrid of="product" id={id} baseUnit={product.outputUnit} />
-      <div className="fields">
+      <Fields>
         <RowField kind="product" id={id} field="note" />
-      </div>
+      </Fields>
     </>
   );
 }

@@ -118,6 +118,15 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
     callOff = later(flush, 0);
   };
 
+  /** What has not been sent yet, because it is new or has failed, has to be looked at too; all else is as it was. */
+  const flushUnsent = (): void => {
+    if (book === null) return;
+    const unsent = [...watched].flatMap(([key, sent]) => (sent === '' ? [key] : []));
+    awaited = [...new Set([...awaited, ...unsent.reverse()])].sort((one, other) => rank(other) - rank(one));
+    callOff();
+    callOff = later(flush, 0);
+  };
+
   const answer = (message: Question): void => {
     const { question } = message;
     try {
@@ -155,7 +164,8 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
         break;
       case 'watch':
         for (const key of message.keys) if (!watched.has(key)) watched.set(key, '');
-        break;
+        flushUnsent();
+        return;
       case 'leave':
         for (const key of message.keys) watched.delete(key);
         return;

@@ -1,7 +1,7 @@
 import type { FigureView } from '@nuvar/core';
 import { figureOpened } from '../state/panel-slice.js';
 import { useAppDispatch } from '../state/store.js';
-import { digitsOf, unitWords, written } from './format.js';
+import { digitsOf, spareDigits, unitWords, written } from './format.js';
 import { useStyle } from './use-style.js';
 import { useChanged } from './use-changed.js';
 
@@ -35,13 +35,17 @@ export function Amount({ figure, digits, withUnit = false, className = '', inWor
       </button>
     );
   }
-  const text = written(figure.amount, digits ?? digitsOf(figure.amount, figure.unit, style), style);
+  const wanted = digits ?? digitsOf(figure.amount, figure.unit, style);
+  const spare = spareDigits(figure.amount, wanted, figure.unit, style);
+  const text = written(figure.amount, wanted - spare, style);
   const unit = withUnit ? unitWords(figure.unit) : '';
   return (
     <button
       type="button"
       className={`figure ${text.startsWith('−') ? 'figure-negative' : ''} ${changed ? 'figure-changed' : ''} ${className}`}
       onClick={open}
+      // The room of the digits that it goes without: decimal signs stay below each other.
+      style={spare > 0 && digits !== undefined && !withUnit ? { paddingRight: `${spare}ch` } : undefined}
       title={figure.partial ? `Not all of it yet: ${sentence}` : `${figure.name}: open its working`}
     >
       {text}

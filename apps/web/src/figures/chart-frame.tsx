@@ -1,5 +1,8 @@
 import type { ReactElement } from 'react';
 import { ResponsiveContainer } from 'recharts';
+import { written, type Style } from '../figures/format.js';
+import { roundTicks, tickDigits } from '../figures/round-ticks.js';
+import { DetailHeading } from '../figures/detail-heading.js';
 
 interface ChartFrameProps {
   /** What there is to see, in a sentence. */
@@ -11,8 +14,8 @@ interface ChartFrameProps {
 /** A chart with the sentence that says what it shows. */
 export function ChartFrame({ title, height, children }: ChartFrameProps) {
   return (
-    <figure className="chart" aria-label={title}>
-      <figcaption className="detail-heading">{title}</figcaption>
+    <figure className="mt-2" aria-label={title}>
+      <DetailHeading as="figcaption">{title}</DetailHeading>
       <ResponsiveContainer width="100%" height={height}>
         {children}
       </ResponsiveContainer>
@@ -34,3 +37,14 @@ export const upAxis = (label: string) =>
     width: 64,
     label: { ...WORDS, value: label, angle: -90, position: 'insideLeft', style: { textAnchor: 'middle' } },
   }) as const;
+
+/** The round marks of an axis from zero to beyond a value, written as the country does. */
+export function roundAxis(most: number, style: Style) {
+  const ticks = roundTicks(most);
+  const digits = tickDigits(ticks);
+  return {
+    ticks,
+    domain: [0, ticks.at(-1) ?? 1] as [number, number],
+    tickFormatter: (value: number) => written(String(value), digits, style),
+  };
+}

@@ -1,5 +1,6 @@
 import type { FigureView } from '@nuvar/core';
 import { Amount } from './amount.js';
+import { Term } from '../figures/term.js';
 
 interface FigureLineProps {
   readonly label: string;
@@ -16,7 +17,7 @@ export function FigureLine({ label, term, figure, unit, digits }: FigureLineProp
     <tr>
       <th scope="row">
         {label}
-        {term !== undefined && <span className="term">{term}</span>}
+        {term !== undefined && <Term>{term}</Term>}
       </th>
       <td className="text-right">
         <Amount figure={figure} digits={digits} />

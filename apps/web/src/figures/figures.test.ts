@@ -1,6 +1,17 @@
 import type { FigureView, StripView } from '@nuvar/core';
 import { describe, expect, it } from 'vitest';
-import { decimalSign, digitsOf, localeName, typedText, unitWords, written, type Style } from './format.js';
+import {
+  dayOrder,
+  dayText,
+  decimalSign,
+  digitsOf,
+  firstWeekday,
+  localeName,
+  typedText,
+  unitWords,
+  written,
+  type Style,
+} from './format.js';
 import { stripGeometry } from './strip-parts.js';
 
 const irish: Style = { locale: 'en-IE', currency: 'EUR', rounding: 'half-away-from-zero' };
@@ -69,5 +80,26 @@ describe('the geometry of a price strip', () => {
     expect([losing.price, losing.end, losing.partial]).toEqual([5, 7, false]);
     expect(stripGeometry(strip('5', null)).partial).toBe(true);
     expect(stripGeometry(strip(null, '4')).price).toBeNull();
+  });
+});
+
+describe('days as they are written', () => {
+  // The patterns of the Unicode Common Locale Data Repository; that weeks begin on Sunday in the United States and in
+  // Portugal, and on Monday in most of Europe, is in its supplemental data.
+  it.each([
+    ['en-IE', '31/03/2026', 'day first', 1],
+    ['en-US', '03/31/2026', 'month first', 0],
+    ['de-DE', '31.03.2026', 'day first', 1],
+    ['en-CA', '2026-03-31', 'day first', 0],
+    ['pt-PT', '31/03/2026', 'day first', 0],
+  ])('in %s', (locale, text, order, weekday) => {
+    expect(dayText('2026-03-31', locale)).toBe(text);
+    expect(dayOrder(locale)).toBe(order);
+    expect(firstWeekday(locale)).toBe(weekday);
+  });
+
+  it('leave alone what is no day', () => {
+    expect(dayText('', 'en-IE')).toBe('');
+    expect(dayText('soon', 'en-IE')).toBe('soon');
   });
 });

@@ -1,5 +1,7 @@
-import type { RoundingMode } from '@nuvar/book';
-import { fixedDigits, minorDigits, type DecimalSign } from '@nuvar/core';
+import { dayFormat, dayText, unitOfMeasure, type RoundingMode } from '@nuvar/book';
+import { fixedDigits, minorDigits, type DayOrder, type DecimalSign } from '@nuvar/core';
+
+export { dayText };
 
 /** How figures are written in the open book. */
 export interface Style {
@@ -9,6 +11,9 @@ export interface Style {
 }
 
 const SIGNS = new Map<string, DecimalSign>();
+
+/** The country of a locale: "US" of "en-US". */
+export const regionOf = (locale: string): string => locale.split('-')[1] ?? '';
 
 /** The sign before the decimals in a country. */
 export function decimalSign(locale: string): DecimalSign {
@@ -45,6 +50,17 @@ export function typedText(decimal: string, locale: string): string {
   return decimal.replace('.', decimalSign(locale));
 }
 
+const MOST_DIGITS = 9;
+
+/** From this amount on, more digits than the currency has say nothing. */
+const LARGE = 100;
+
+/** How many of the digits of a column an amount of money goes without: a large one has no more than its currency. */
+export function spareDigits(amount: string, digits: number, unit: string, { currency }: Style): number {
+  const isLarge = unit.startsWith(currency) && Math.abs(Number(amount)) >= LARGE;
+  return isLarge ? Math.max(0, digits - minorDigits(currency)) : 0;
+}
+
 const PERIODS = /^(month|day|week|year|quarter|batch|order)$/;
 
 /**
@@ -56,13 +72,58 @@ export function digitsOf(amount: string, unit: string, style: Style): number {
   const minor = minorDigits(style.currency);
   const base =
     above === style.currency ? (below === undefined || PERIODS.test(below) ? minor : minor + 2) : above === '%' ? 1 : 2;
-  const leading = /^-?0\.(0*)[1-9]/.exec(amount)?.[1]?.length ?? 0;
-  return amount.startsWith('0.') || amount.startsWith('-0.') ? Math.max(base, Math.min(leading + 3, 9)) : base;
+  const small = /^-?0\.(0*)[1-9]/.exec(amount);
+  if (small === null) return base;
+  const needed = (small[1]?.length ?? 0) + 3;
+  // What is smaller than that is nothing, and is written as such.
+  return needed > MOST_DIGITS ? base : Math.max(base, needed);
+}
+
+/** A count as the country writes numbers: "1,204". */
+export const countText = (count: number, locale: string): string => numberFormat(locale, 0).format(count);
+
+/** So many of something in words: "1 row", "1,204 rows". */
+export const counted = (count: number, one: string, locale: string, many = `${one}s`): string =>
+  `${countText(count, locale)} ${count === 1 ? one : many}`;
+
+/** Many of a unit: "pieces", "kg", "trays". */
+export function manyUnits(unit: string): string {
+  if (unit === 'each') return 'pieces';
+  return unitOfMeasure(unit) !== undefined || unit.endsWith('s') ? unit : `${unit}s`;
 }
 
 /** A unit as it is read: "EUR per each" is money per piece. */
 export function unitWords(unit: string): string {
   return unit.replace(/\beach\b/g, 'piece');
+}
+
+/** The format of a day in a workbook: "dd/mm/yyyy" in Ireland. */
+export const dayPattern = (locale: string): string =>
+  dayFormat(locale)
+    .formatToParts(0)
+    .map(({ type, value }) => ({ day: 'dd', month: 'mm', year: 'yyyy' })[type as string] ?? value)
+    .join('');
+
+/** What comes first where the country writes days in figures. */
+export function dayOrder(locale: string): DayOrder {
+  const parts = dayFormat(locale)
+    .formatToParts(0)
+    .map(({ type }) => type);
+  const isMonthFirst = parts.indexOf('month') < parts.indexOf('day') && parts.indexOf('year') > parts.indexOf('day');
+  return isMonthFirst ? 'month first' : 'day first';
+}
+
+interface WeekInfo {
+  /** 1 is Monday, 7 is Sunday. */
+  readonly firstDay?: number;
+}
+
+/** The day with which a week begins in a country: 0 is Sunday. Monday (ISO 8601) where the browser does not know. */
+export function firstWeekday(locale: string): 0 | 1 | 2 | 3 | 4 | 5 | 6 {
+  const place = new Intl.Locale(locale) as Intl.Locale & { getWeekInfo?: () => WeekInfo; weekInfo?: WeekInfo };
+  // A method by now, and a property in engines that had it early.
+  const { firstDay = 1 } = place.getWeekInfo?.() ?? place.weekInfo ?? {};
+  return (firstDay % 7) as 0 | 1 | 2 | 3 | 4 | 5 | 6;
 }
 
 export function momentWords(moment: string, locale: string): string {

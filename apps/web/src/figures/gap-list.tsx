@@ -7,13 +7,13 @@ export function GapList({ gaps }: { gaps: readonly GapView[] }) {
   const href = usePlaceHref();
   if (gaps.length === 0) return null;
   return (
-    <ul className="gap-list" aria-label="Still missing">
+    <ul className="mt-2.5 border-l-3 border-error pl-2.5" aria-label="Still missing">
       {gaps.map((gap) => (
         <li key={`${gap.code}/${gap.place?.id ?? ''}/${gap.sentence}`}>
           {gap.sentence}
           {gap.place && !gap.stated && (
-            <Link className="link ml-2" to={href(gap.place)}>
-              Settle it
+            <Link className="link link-primary ml-2" to={href(gap.place)}>
+              Fix
             </Link>
           )}
         </li>

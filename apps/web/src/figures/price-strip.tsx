@@ -1,5 +1,6 @@
 import type { StripView } from '@nuvar/core';
 import { Amount } from './amount.js';
+import { partKey, partLook } from './part-looks.js';
 import { PART_LABELS, stripGeometry, type StripGeometry } from './strip-parts.js';
 import { written } from './format.js';
 import { useStyle } from './use-style.js';
@@ -10,6 +11,8 @@ interface PriceStripProps {
   readonly scale: number;
   readonly height?: number;
 }
+
+const STRETCH = 'absolute inset-y-0 transition-[left,width] duration-200';
 
 /** The amount for which the full width of a strip has to stand, so that price and cost both fit. */
 export function scaleOf(strips: readonly StripView[]): number {
@@ -27,7 +30,7 @@ export function PriceStrip({ strip, scale, height = 18 }: PriceStripProps) {
   const percent = (amount: number) => `${Math.max(0, (amount / scale) * 100)}%`;
   return (
     <div
-      className="strip"
+      className="relative w-full min-w-12"
       style={{ height }}
       role="img"
       aria-label={stripWords(strip, geometry, (amount) => written(amount, 2, style))}
@@ -35,19 +38,26 @@ export function PriceStrip({ strip, scale, height = 18 }: PriceStripProps) {
       {stretches.map(({ part, from, to }) => (
         <div
           key={part}
-          className={`strip-part part-${part}`}
+          data-part={part}
+          className={`${STRETCH} ${partLook(part)}`}
           style={{ left: percent(from), width: percent(to - from) }}
           title={PART_LABELS[part]}
         />
       ))}
       {price !== null && geometry.end > price && (
         <div
-          className="strip-loss"
+          data-part="loss"
+          className={`${STRETCH} ${partLook('loss')}`}
           style={{ left: percent(price), width: percent(geometry.end - price) }}
           title="Loss: the costs go beyond the price"
         />
       )}
-      {price !== null && <div className="strip-end" style={{ left: percent(price) }} />}
+      {price !== null && (
+        <div
+          className="absolute -inset-y-[3px] w-0.5 -translate-x-px bg-base-content"
+          style={{ left: percent(price) }}
+        />
+      )}
     </div>
   );
 }
@@ -77,13 +87,13 @@ export function StripLegend({ strip }: StripLegendProps) {
   const figureOf = (part: (typeof LEGEND)[number]) =>
     part === 'profit' || part === 'loss' ? strip?.profit : strip?.parts.find((each) => each.part === part)?.figure;
   return (
-    <ul className="legend" aria-label="Parts of a price">
+    <ul className="flex flex-wrap gap-x-4 gap-y-1 text-note text-soft" aria-label="Parts of a price">
       {shown.map((part) => (
         <li key={part}>
-          <span className={`strip-key ${part === 'loss' ? 'strip-loss-key' : `part-${part}`}`} />
+          <span className={partKey(part)} />
           {PART_LABELS[part]}
           {strip !== undefined && (
-            <Amount figure={figureOf(part) ?? undefined} digits={2} className="ml-1.5 legend-amount" />
+            <Amount figure={figureOf(part) ?? undefined} digits={2} className="ml-1.5 text-section text-base-content" />
           )}
         </li>
       ))}

@@ -4,11 +4,11 @@ import type { StripPart, StripView } from '@nuvar/core';
 export const PART_LABELS: Record<StripPart | 'profit' | 'loss', string> = {
   materials: 'Materials and packaging',
   labour: 'Labour',
-  other: 'Other costs',
+  other: 'Other direct costs',
   equipment: 'Equipment',
-  overhead: 'Share of running costs',
-  fees: 'Fees',
-  profit: 'Left for you',
+  overhead: 'Overhead',
+  fees: 'Channel fees',
+  profit: 'Profit',
   loss: 'Loss',
 };
 

@@ -1,52 +1,49 @@
-import { Link } from 'react-router';
-import { useBookPath, useSettings } from '../book/use-book.js';
+import { useSettings } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
+import { ListAndDetail } from '../controls/list-and-detail.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 import { FigureLine } from '../figures/figure-line.js';
 import { RunningCostGrid } from './running-cost-grid.js';
+import { DetailHeading } from '../figures/detail-heading.js';
+import { Fields } from '../controls/fields.js';
+import { ScreenLink } from '../figures/screen-link.js';
 
 /** Run: what the business costs whether or not anything is made, and how it is shared out over the products. */
 export function RunScreen() {
-  return (
-    <div className="split split-run">
-      <RunningCostGrid />
-      <SharedOut />
-    </div>
-  );
+  return <ListAndDetail wide="list" narrow="24.5rem" list={<RunningCostGrid />} detail={<SharedOut />} />;
 }
 
 function SharedOut() {
   const view = useView('overhead');
   const settings = useSettings();
-  const path = useBookPath();
-  if (view === undefined) return <section className="detail" aria-label="How it is shared out" />;
+  if (view === undefined) return <section aria-label="How overheads are shared" />;
   const { currency } = settings;
   return (
-    <section className="detail" aria-label="How it is shared out">
-      <h2 className="detail-heading">An open day costs</h2>
+    <section aria-label="How overheads are shared">
+      <DetailHeading as="h2">An open day costs</DetailHeading>
       <LeadFigure figure={view.perOpenDay} digits={2} unit={currency} />
-      <table className="plain-table">
+      <table className="table">
         <tbody>
-          <FigureLine label="All running costs" unit={`${currency} a month`} figure={view.total} digits={2} />
+          <FigureLine label="Total running costs" unit={`${currency} a month`} figure={view.total} digits={2} />
           <FigureLine label="Open days" unit="a month" figure={view.openDays} digits={2} />
         </tbody>
       </table>
-      <div className="fields">
-        <RowField kind="settings" id={settings.id} field="openDaysPerWeek" suffix="a week" />
-        <RowField kind="settings" id={settings.id} field="closedDaysPerYear" suffix="a year" />
+      <Fields>
+        <RowField kind="settings" id={settings.id} field="openDaysPerWeek" />
+        <RowField kind="settings" id={settings.id} field="closedDaysPerYear" />
         <RowField
           kind="settings"
           id={settings.id}
           field="openDaysPerMonth"
-          label="Open days, as typed"
+          label="Open days a month"
           suffix="a month"
-          placeholder="from the week"
+          placeholder="worked out"
         />
-      </div>
-      <h2 className="detail-heading">Shared out by productive hours</h2>
-      <div className="fields">
+      </Fields>
+      <DetailHeading as="h2">Shared by productive hours</DetailHeading>
+      <Fields>
         <RowField
           kind="settings"
           id={settings.id}
@@ -55,21 +52,21 @@ function SharedOut() {
           suffix="a month"
           placeholder="as planned"
         />
-      </div>
-      <table className="plain-table">
+      </Fields>
+      <table className="table">
         <tbody>
-          <FigureLine label="Hours that the plan needs" unit="a month" figure={view.plannedHours} digits={2} />
+          <FigureLine label="Planned hours" unit="a month" figure={view.plannedHours} digits={2} />
           <FigureLine label={`Shared over ${view.basisNote}`} unit="hours a month" figure={view.basis} digits={2} />
           <FigureLine
-            label="On each productive hour"
+            label="Overhead per productive hour"
             term="absorption rate"
             unit={`${currency} an hour`}
             figure={view.rate}
             digits={4}
           />
-          <FigureLine label="Shared out" unit={`${currency} a month`} figure={view.sharedOut} digits={2} />
+          <FigureLine label="Absorbed" unit={`${currency} a month`} figure={view.sharedOut} digits={2} />
           <FigureLine
-            label="Not shared out"
+            label="Unabsorbed"
             term="idle capacity"
             unit={`${currency} a month`}
             figure={view.notSharedOut}
@@ -77,13 +74,13 @@ function SharedOut() {
           />
         </tbody>
       </table>
-      <h3 className="detail-heading">What falls on each product</h3>
-      <table className="plain-table">
+      <DetailHeading>Overhead by product</DetailHeading>
+      <table className="table">
         <thead>
           <tr>
             <th scope="col">Product</th>
             <th scope="col" className="text-right">
-              hours
+              Labour hours
             </th>
             <th scope="col" className="text-right">
               {currency} a unit
@@ -97,9 +94,9 @@ function SharedOut() {
           {view.products.map((product) => (
             <tr key={product.id}>
               <th scope="row">
-                <Link className="link" to={`${path}/make/${product.id}`}>
+                <ScreenLink to="make" row={product.id}>
                   {product.name}
-                </Link>
+                </ScreenLink>
               </th>
               <td className="text-right">
                 <Amount figure={product.hours} digits={3} />

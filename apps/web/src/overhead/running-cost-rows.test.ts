@@ -40,7 +40,10 @@ describe('a running cost that is typed', () => {
 
   it('of an open day counts on every day on which the door is open', () => {
     const openDays = Number(figuresNow().figure('openDays/book/perMonth')?.amount);
-    expect(monthly(added({ name: 'Market pitch', amount: '12', rhythm: 'open day' }))).toBeCloseTo(12 * openDays, 8);
+    expect(monthly(added({ name: 'Market pitch', amount: '12', rhythm: 'each open day' }))).toBeCloseTo(
+      12 * openDays,
+      8,
+    );
   });
 
   it('once and no more begins today and is spread over a year, until something else is typed', () => {
@@ -61,10 +64,10 @@ describe('a running cost that is typed', () => {
     expect([costAt(id).startsOn, costAt(id).months, monthly(id)]).toEqual([today(), 12, 10]);
   });
 
-  it('falls on making or on the rest, and moves only that rate', () => {
-    const id = added({ name: 'Gas', amount: '480', rhythm: 'month', pool: 'making' });
+  it('falls on production or on the rest, and moves only that rate', () => {
+    const id = added({ name: 'Gas', amount: '480', rhythm: 'monthly', pool: 'production' });
     const [making, rest] = [overheadNow('productionRate'), overheadNow('nonProductionRate')];
-    expect(typed(costs, { pool: 'the rest' }, id).refusal).toBeNull();
+    expect(typed(costs, { pool: 'other' }, id).refusal).toBeNull();
     const moved = 480 / overheadNow('basis');
     expect(overheadNow('productionRate')).toBeCloseTo(making - moved, 8);
     expect(overheadNow('nonProductionRate')).toBeCloseTo(rest + moved, 8);

@@ -9,15 +9,15 @@ import { rowsWriter } from '../controls/rows-writer.js';
 type Row = StoredRow<'runningCost'>;
 
 const RHYTHM_WORDS = {
-  day: 'open day',
-  week: 'week',
-  month: 'month',
-  quarter: 'quarter',
-  year: 'year',
+  day: 'each open day',
+  week: 'weekly',
+  month: 'monthly',
+  quarter: 'quarterly',
+  year: 'yearly',
   'one-off': 'one-off, spread',
 } satisfies Record<(typeof RHYTHMS)[number], string>;
 
-const POOL_WORDS = { production: 'making', 'non-production': 'the rest' };
+const POOL_WORDS = { production: 'production', 'non-production': 'other' };
 
 const plainWriter = rowsWriter<Row>('runningCost', {
   needs: 'name',
@@ -38,26 +38,25 @@ export const runningCostWriter: GridWriter<Row, Partial<Row>> = {
 
 /** The columns of the running costs: how each cell is read, and what it comes to a month and an open day. */
 export function runningCostColumns(locale: string, currency: string): Column<Row, Partial<Row>>[] {
-  const own = (field: keyof Row & string, width: string, header: string, words?: Record<string, string>) =>
-    fieldColumn<Row>('runningCost', field, locale, { width, header, ...(words === undefined ? {} : { words }) });
-  const comesTo = (id: 'perMonth' | 'perOpenDay', header: string, width: string) =>
+  const own = (field: keyof Row & string, header: string, words?: Record<string, string>) =>
+    fieldColumn<Row>('runningCost', field, locale, { header, ...(words === undefined ? {} : { words }) });
+  const comesTo = (id: 'perMonth' | 'perOpenDay', header: string) =>
     figureColumn({
       id,
       header,
-      width,
       view: 'overhead',
       of: () => 'book',
       pick: (view, row: Row) => view.costs[row.id]?.[id],
       digits: 2,
     });
   return [
-    { ...own('name', 'auto', 'Running cost'), placeholder: 'Type a running cost' },
-    own('amount', '5.5rem', `Amount, ${currency}`),
-    own('rhythm', '8.5rem', 'Comes every', RHYTHM_WORDS),
-    own('pool', '5.5rem', 'For', POOL_WORDS),
-    { ...own('months', '4rem', 'Months'), applies: isOneOff },
-    { ...own('startsOn', '8rem', 'Starts on'), applies: isOneOff },
-    comesTo('perMonth', 'Per month', '5.5rem'),
-    comesTo('perOpenDay', 'Per open day', '6rem'),
+    { ...own('name', 'Running cost'), placeholder: 'Type a running cost' },
+    own('amount', `Amount, ${currency}`),
+    own('rhythm', 'Frequency', RHYTHM_WORDS),
+    own('pool', 'Used for', POOL_WORDS),
+    { ...own('months', 'Months'), applies: isOneOff },
+    { ...own('startsOn', 'Starts on'), applies: isOneOff },
+    comesTo('perMonth', `A month, ${currency}`),
+    comesTo('perOpenDay', `An open day, ${currency}`),
   ];
 }

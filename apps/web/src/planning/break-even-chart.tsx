@@ -1,14 +1,19 @@
-import type { StoredRow } from '@nuvar/book';
 import type { CandidateView } from '@nuvar/core';
 import { useMemo, useSyncExternalStore } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { engine } from '../engine/engine.js';
-import { acrossAxis, ChartFrame, upAxis } from '../figures/chart-frame.js';
-import { typedText, written } from '../figures/format.js';
+import { acrossAxis, ChartFrame, roundAxis, upAxis } from '../figures/chart-frame.js';
+import { manyUnits, typedText, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 
+/** A price of which the chart draws a line: the set price, or one to compare. */
+export interface ComparedPrice {
+  readonly id: string;
+  readonly price: string | null;
+}
+
 interface BreakEvenChartProps {
-  readonly candidates: readonly StoredRow<'candidatePrice'>[];
+  readonly prices: readonly ComparedPrice[];
   readonly against: 'ofBook' | 'ofShare';
   readonly unit: string;
 }
@@ -27,11 +32,11 @@ interface Ray {
 }
 
 /** What the sales of a month leave at each candidate price, against the fixed cost. Geometry only: binary floats serve. */
-export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProps) {
-  const views = useCandidateViews(candidates.map(({ id }) => id));
+export function BreakEvenChart({ prices, against, unit }: BreakEvenChartProps) {
+  const views = useCandidateViews(prices.map(({ id }) => id));
   const style = useStyle();
   const { locale, currency } = style;
-  const rays = candidates.flatMap(({ id, price }, index): Ray[] => {
+  const rays = prices.flatMap(({ id, price }, index): Ray[] => {
     const view = views[index];
     if (price === null || view?.contribution.amount == null) return [];
     const units = view[against].exactUnits.amount;
@@ -48,46 +53,39 @@ export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProp
   });
   const fixed = Number(views[0]?.[against].fixedCost.amount ?? 0);
   const reached = rays.map((ray) => ray.units ?? 0);
-  const most = roundAbove(Math.max(10, ...reached.map((units) => units * 1.1)));
+  const across = roundAxis(Math.max(10, ...reached.map((units) => units * 1.1)), style);
   if (rays.length === 0 || fixed <= 0) return null;
-  const points = [0, most].map((units) => ({
+  const points = across.domain.map((units) => ({
     units,
     ...Object.fromEntries(rays.map((ray) => [ray.id, ray.contribution * units])),
   }));
   const best = rays.filter((ray) => ray.units !== null).sort((one, other) => (one.units ?? 0) - (other.units ?? 0))[0];
-  const whole = new Intl.NumberFormat(locale, { maximumFractionDigits: 0 });
   const title =
     best === undefined
-      ? 'No candidate price ever covers the fixed cost'
+      ? 'None of these prices ever covers the fixed cost'
       : `The fixed cost is covered soonest at ${best.price} ${currency}: from ${written(best.wholeUnits ?? '0', 0, style)} a month on`;
   return (
     <ChartFrame title={title} height={230}>
       <LineChart data={points} margin={{ top: 8, right: 64, bottom: 22, left: 12 }} accessibilityLayer={false}>
-        <CartesianGrid stroke="var(--line)" vertical={false} />
-        <XAxis
-          {...acrossAxis(`${unit}s sold a month`)}
-          dataKey="units"
-          domain={[0, most]}
-          tickFormatter={(value: number) => whole.format(value)}
-        />
+        <CartesianGrid stroke="var(--color-base-300)" vertical={false} />
+        <XAxis {...acrossAxis(`${manyUnits(unit)} sold a month`)} dataKey="units" {...across} />
         <YAxis
           {...upAxis(`left of the sales, ${currency} a month`)}
-          domain={[0, roundAbove(fixed * 1.35)]}
+          {...roundAxis(fixed * 1.35, style)}
           allowDataOverflow
-          tickFormatter={(value: number) => whole.format(value)}
         />
         <ReferenceLine
           y={fixed}
-          stroke="var(--ink)"
+          stroke="var(--color-base-content)"
           strokeWidth={1.5}
-          label={{ value: 'fixed cost', position: 'insideTopLeft', fill: 'var(--ink)', fontSize: 12 }}
+          label={{ value: 'fixed cost', position: 'insideTopLeft', fill: 'var(--color-base-content)', fontSize: 12 }}
         />
         {rays.map((ray) => (
           <Line
             key={ray.id}
             dataKey={ray.id}
             dot={false}
-            stroke="var(--accent)"
+            stroke="var(--color-primary)"
             strokeWidth={1.75}
             strokeDasharray={ray.dash}
             isAnimationActive={false}
@@ -101,23 +99,16 @@ export function BreakEvenChart({ candidates, against, unit }: BreakEvenChartProp
                 x={ray.units}
                 y={fixed}
                 r={4}
-                fill="var(--paper)"
-                stroke="var(--accent)"
+                fill="var(--color-base-100)"
+                stroke="var(--color-primary)"
                 strokeWidth={2}
-                label={{ value: ray.price, position: 'top', fill: 'var(--ink)', fontSize: 12 }}
+                label={{ value: ray.price, position: 'top', fill: 'var(--color-base-content)', fontSize: 12 }}
               />
             ),
         )}
       </LineChart>
     </ChartFrame>
   );
-}
-
-/** The end of an axis: the next quarter of the power of ten. */
-function roundAbove(value: number): number {
-  const power = 10 ** Math.floor(Math.log10(value));
-  const step = power / 4;
-  return Math.ceil(value / step) * step;
 }
 
 /** The views of all candidates; a chart needs them together. */

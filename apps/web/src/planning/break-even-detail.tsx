@@ -1,17 +1,20 @@
-import type { StoredRow } from '@nuvar/book';
+import { compareDecimalText, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { nextPosition } from '../book/operations.js';
 import { model } from '../book/model.js';
-import { useAll, useBookPath, useRow, useRowsOf, useSettings } from '../book/use-book.js';
+import { useAll, useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
-import { unitWords } from '../figures/format.js';
+import { typedText, unitWords } from '../figures/format.js';
+import { AtSetPrice } from './at-set-price.js';
 import { BreakEvenChart } from './break-even-chart.js';
+import { Empty } from '../figures/empty.js';
+import { ScreenLink } from '../figures/screen-link.js';
 
 type Row = StoredRow<'candidatePrice'>;
 type Against = 'ofBook' | 'ofShare';
@@ -24,24 +27,16 @@ export function BreakEvenDetail({ productId }: { productId: string }) {
   const candidates = useRowsOf('candidatePrice', 'productId', productId);
   const [parameters, setParameters] = useSearchParams();
   const against: Against = parameters.get('against') === 'share' ? 'ofShare' : 'ofBook';
-  const path = useBookPath();
   const { locale, currency } = useSettings();
   const overhead = useView('overhead');
   const channelId = point?.channelId ?? channels[0]?.id;
   const taxInside = useSettings().pricesIncludeTax;
   const inside = point?.taxInside ?? taxInside;
   const columns = useMemo((): Column<Row, Partial<Row>>[] => {
-    const figure = (
-      id: string,
-      header: string,
-      width: string,
-      name: 'units' | 'unitsPerOpenDay' | 'revenue',
-      digits: number,
-    ) =>
+    const figure = (id: string, header: string, name: 'units' | 'unitsPerOpenDay' | 'revenue', digits: number) =>
       figureColumn({
         id,
         header,
-        width,
         view: 'candidate',
         of: (row: Row) => row.id,
         pick: (view) => view[against][name],
@@ -49,22 +44,20 @@ export function BreakEvenDetail({ productId }: { productId: string }) {
       });
     return [
       fieldColumn<Row>('candidatePrice', 'price', locale, {
-        width: '7rem',
         header: `Price, ${currency}`,
-        placeholder: 'Another price',
+        placeholder: 'another price',
       }),
       figureColumn({
         id: 'contribution',
-        header: 'Each sale leaves',
-        width: '7.5rem',
+        header: `Each sale leaves, ${currency}`,
         view: 'candidate',
         of: (row: Row) => row.id,
         pick: (view) => view.contribution,
         digits: 2,
       }),
-      figure('units', 'Units a month', '8rem', 'units', 0),
-      figure('perDay', 'Units an open day', '8.5rem', 'unitsPerOpenDay', 1),
-      figure('revenue', 'Revenue before tax', '9rem', 'revenue', 2),
+      figure('units', 'Units a month', 'units', 0),
+      figure('perDay', 'Units an open day', 'unitsPerOpenDay', 1),
+      figure('revenue', `Sales before tax, ${currency}`, 'revenue', 2),
     ];
   }, [locale, currency, against]);
   const writer = useMemo(
@@ -85,76 +78,92 @@ export function BreakEvenDetail({ productId }: { productId: string }) {
   );
   if (product === undefined) {
     return (
-      <section className="detail" aria-label="Break-even">
-        <p className="empty">This product is no longer in the book.</p>
+      <section aria-label="Break-even">
+        <Empty>This product is no longer in the book.</Empty>
       </section>
     );
   }
   if (channelId === undefined) {
     return (
-      <section className="detail" aria-label={product.name}>
-        <h2 className="detail-title">{product.name}</h2>
+      <section aria-label={product.name}>
+        <h2 className="font-serif text-detail">{product.name}</h2>
         <p>
           To say how many must be sold, set a first price.{' '}
-          <Link className="link" to={`${path}/sell/${productId}`}>
+          <ScreenLink to="sell" row={productId}>
             Set its price
-          </Link>
+          </ScreenLink>
         </p>
       </section>
     );
   }
   const unit = unitWords(product.outputUnit);
+  const others = candidates.filter(({ price }) => !isSamePrice(price, point?.price));
+  const prices = point === undefined || point.price === null ? candidates : [point, ...others];
   return (
-    <section className="detail" aria-label={product.name}>
-      <h2 className="detail-title">{product.name}</h2>
-      <p className="mb-1">How many must be sold in a month before the first is earned (break-even)?</p>
+    <section aria-label={product.name}>
+      <h2 className="font-serif text-detail">{product.name}</h2>
+      <p className="mb-1">How many must be sold in a month before you make a profit (break-even)?</p>
       <fieldset className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <legend className="text-soft">To cover</legend>
         {(['ofBook', 'ofShare'] as const).map((choice) => (
           <label key={choice} className="flex items-center gap-2">
             <input
               type="radio"
-              className="radio radio-sm"
+              className="radio radio-xs"
               name="against"
               checked={against === choice}
-              onChange={() => setParameters(choice === 'ofShare' ? { against: 'share' } : {}, { replace: true })}
+              onChange={() =>
+                setParameters(
+                  (known) => {
+                    if (choice === 'ofShare') known.set('against', 'share');
+                    else known.delete('against');
+                    return known;
+                  },
+                  { replace: true },
+                )
+              }
             />
-            {choice === 'ofBook'
-              ? 'all running costs of the book, from this product alone'
-              : 'the share of the running costs that it carries'}
+            {choice === 'ofBook' ? 'all running costs, from this product alone' : 'its own share of the running costs'}
           </label>
         ))}
       </fieldset>
-      <FixedCost against={against} total={overhead?.total} candidate={candidates[0]?.id} currency={currency} />
+      {point !== undefined && point.price !== null && (
+        <AtSetPrice pointId={point.id} against={against} unit={unit} currency={currency} />
+      )}
+      <FixedCost against={against} total={overhead?.total} priceId={prices[0]?.id} currency={currency} />
       <Grid
-        title={`Candidate prices${inside ? ', tax inside' : ', before tax'}`}
+        title={`Prices to compare${inside ? ', including sales tax' : ', before sales tax'}`}
         rows={candidates}
         columns={columns}
         writer={writer}
-        nameOf={(row) => `candidate price ${row.price ?? ''}`}
-        empty={`Type a price into the empty row to see how many must be sold at it. The set price is ${point?.price ?? 'not there yet'}.`}
+        nameOf={(row) => `price ${typedText(row.price ?? '', locale)}`}
+        empty="Type another price into the empty row to see how many must be sold at it."
       />
-      <p className="text-soft text-sm">
+      <p className="text-soft text-note">
         Units are rounded up: a part of a {unit} cannot be sold. An open day counts the exact units.
       </p>
-      {candidates.length > 0 && <BreakEvenChart candidates={candidates} against={against} unit={unit} />}
+      {prices.length > 0 && <BreakEvenChart prices={prices} against={against} unit={unit} />}
     </section>
   );
 }
 
+/** The set price is drawn once, where it is compared with itself. */
+const isSamePrice = (one: string | null, other: string | null | undefined): boolean =>
+  one !== null && other != null && compareDecimalText(one, other) === 0;
+
 interface FixedCostProps {
   readonly against: Against;
   readonly total: Parameters<typeof Amount>[0]['figure'];
-  readonly candidate: string | undefined;
+  readonly priceId: string | undefined;
   readonly currency: string;
 }
 
-function FixedCost({ against, total, candidate, currency }: FixedCostProps) {
-  const view = useView('candidate', candidate ?? '');
-  const figure = against === 'ofBook' ? total : candidate === undefined ? undefined : view?.ofShare.fixedCost;
+function FixedCost({ against, total, priceId, currency }: FixedCostProps) {
+  const view = useView('candidate', priceId ?? '');
+  const figure = against === 'ofBook' ? total : priceId === undefined ? undefined : view?.ofShare.fixedCost;
   if (figure === undefined) return null;
   return (
-    <p>
+    <p className="mt-1 mb-3">
       Fixed cost to cover: <Amount figure={figure} digits={2} className="font-semibold" /> {currency} a month
     </p>
   );

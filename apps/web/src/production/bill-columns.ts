@@ -2,8 +2,8 @@ import { nameKey, type StoredRow } from '@nuvar/book';
 import { isShortText } from '@nuvar/core';
 import { fieldColumn } from '../controls/field-column.js';
 import type { Column } from '../controls/grid-model.js';
-import { isRefusal, readAnyQuantity, readQuantity, unitChoices } from '../controls/read-field.js';
-import { knownUnits, readUnit } from '../controls/known-units.js';
+import { isRefusal, readAnyQuantity, unitChoices } from '../controls/read-field.js';
+import { readUnit, unknownUnitSentence } from '../controls/known-units.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { isPriced } from '../purchasing/material-rows.js';
 import { billOffers } from './bill-offers.js';
@@ -20,7 +20,7 @@ const isFew = (value: string) => /^\d{1,2}$/.test(value) && Number(value) <= 24;
 
 /** Waste in percent: of the input, or as it is typed, "5 on top" of the net quantity. */
 function lossColumn(locale: string): Column<Line, LinePatch> {
-  const percent = fieldColumn<Line>('billLine', 'lossPercent', locale, { width: '4.6rem', header: 'Loss, %' });
+  const percent = fieldColumn<Line>('billLine', 'lossPercent', locale, { header: 'Waste %' });
   const shown = (text: string, basis: Line['lossBasis']) =>
     basis === 'on top' && text !== '0' ? `${text} on top` : text;
   return {
@@ -50,12 +50,11 @@ export function billColumns(
   const itemOf = (line: Line) => items.get(line.materialId ?? line.componentId ?? '');
   const offered = all.map(({ id, label }) => ({ value: id, label }));
   const offers = billOffers(all);
-  const basis = fieldColumn<Line>('billLine', 'basis', locale, { width: '7rem', words: BASIS_WORDS });
+  const basis = fieldColumn<Line>('billLine', 'basis', locale, { words: BASIS_WORDS });
   return [
     {
       id: 'item',
       header: 'Material or component',
-      width: 'auto',
       type: 'item',
       placeholder: 'Type a material',
       blankPlace: `${productId}.bill`,
@@ -79,17 +78,13 @@ export function billColumns(
     {
       id: 'quantity',
       header: 'Quantity',
-      width: '5rem',
       type: 'number',
       place: ({ id }) => `${id}.quantity`,
       text: (line) => (line.quantity === null ? '' : typedText(line.quantity, locale)),
       read: (text, line) => {
         if (text.trim() === '') return { patch: { quantity: null }, shown: '' };
-        const item = line && itemOf(line);
         const isOpen = line?.materialId != null && !isPriced(line.materialId);
-        const reading = isOpen
-          ? readAnyQuantity(text, locale)
-          : readQuantity(text, locale, item?.units ?? knownUnits());
+        const reading = readAnyQuantity(text, locale);
         if (isRefusal(reading)) return reading;
         const { value } = reading;
         const unit = reading.unit ?? (isOpen && line.quantity === null && isFew(value) ? 'each' : null);
@@ -102,7 +97,6 @@ export function billColumns(
     {
       id: 'unit',
       header: 'Unit',
-      width: '5rem',
       type: 'choice',
       place: ({ id }) => `${id}.unit`,
       text: (line) => unitWords(line.unit),
@@ -114,7 +108,7 @@ export function billColumns(
       read: (text) => {
         const unit = readUnit(text);
         return unit === undefined
-          ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
+          ? { refusal: unknownUnitSentence(text.slice(0, 40)) }
           : { patch: { unit }, shown: unitWords(unit) };
       },
     },

@@ -1,7 +1,8 @@
-import { rowsByKind, type StoredRow } from '@nuvar/book';
+import { newId, rowsByKind, type StoredRow } from '@nuvar/book';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { model } from '../book/model.js';
-import { figuresNow, named, openDemo } from '../testing/open-demo.js';
+import { createOf } from '../book/operations.js';
+import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';
 import { typed } from '../testing/typed.js';
 import { billColumns } from './bill-columns.js';
 import { billWriter, type Line } from './bill-writer.js';
@@ -82,14 +83,30 @@ describe('a line that is typed into a bill', () => {
     expect(named('material', 'Brass ring').baseUnit).toBe(baseUnit);
   });
 
-  it('counts packaging by the good unit, what is mixed by measure by the batch, all else by the unit started', () => {
-    const box = model.rows.all('material').find(({ kind }) => kind === 'packaging') as StoredRow<'material'>;
-    const glaze = named('product', 'Moss glaze');
-    expect([
-      (added({ item: box.name }) as Line).basis,
-      (added({ item: 'Wax', quantity: '1' }) as Line).basis,
-      (added({ item: 'Bentonite', quantity: '2' }, glaze) as Line).basis,
-    ]).toEqual(['good unit', 'started unit', 'batch']);
+  it('is per batch where a batch is more than one, else per unit, and then as was chosen last in that product', () => {
+    const [one, many] = ['1', '12'].map((batchSize, index) => {
+      const id = newId();
+      changed([createOf('product', id, { name: `Candle ${index}`, batchSize })]);
+      return named('product', `Candle ${index}`);
+    }) as [StoredRow<'product'>, StoredRow<'product'>];
+    expect((added({ item: 'Soy wax', quantity: '400 g' }, many) as Line).basis).toBe('batch');
+    const wick = added({ item: 'Wick', quantity: '1' }, one) as Line;
+    expect(wick.basis).toBe('started unit');
+    typed(billOf(one), { basis: 'good unit' }, wick.id);
+    expect((added({ item: 'Label', quantity: '1' }, one) as Line).basis).toBe('good unit');
+    expect((added({ item: 'Wick', quantity: '12' }, many) as Line).basis).toBe('batch');
+  });
+
+  it('takes a unit that cannot be converted yet, and asks for the conversion', () => {
+    const clay = model.rows.all('material').find(({ baseUnit }) => baseUnit === 'kg') as StoredRow<'material'>;
+    const line = added({ item: clay.name, quantity: '2 l' }) as Line;
+    expect(costOf(line.id)?.gaps[0]?.code).toBe('no-conversion');
+    changed([
+      createOf('itemConversion', newId(), {
+        ...{ materialId: clay.id, quantity: '1', unit: 'l', equalQuantity: '1.6', equalUnit: 'kg' },
+      }),
+    ]);
+    expect(costOf(line.id)?.gaps).toEqual([]);
   });
 
   it('takes numbers as they are written where the book is, and keeps the unit that still fits another item', () => {
@@ -106,7 +123,7 @@ describe('a line that is typed into a bill', () => {
     expect(added({ item: 'x'.repeat(130) })).toMatch(/120 characters/);
     expect(added({ item: named('product', 'Gift set, two mugs').name })).toMatch(/Everyday mug → Gift set/);
     const [line] = model.rows.rowsWith('billLine', 'productId', mug().id);
-    for (const quantity of ['a lot', '-3', '3 hours', '1e999'])
+    for (const quantity of ['a lot', '-3', '3 furlongs', '1e999'])
       expect(typed(billOf(mug()), { quantity }, line?.id).refusal, quantity).toEqual(expect.any(String));
     expect(rowsByKind(model.rows)).toEqual(before);
   });

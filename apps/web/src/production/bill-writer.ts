@@ -1,9 +1,9 @@
-import { newId, unitOfMeasure, type Operation, type StoredRow } from '@nuvar/book';
+import { compareDecimalText, inOrder, newId, type Operation, type StoredRow } from '@nuvar/book';
 import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import type { GridWriter } from '../controls/grid-model.js';
 import { copyInBook, removalInBook } from '../controls/rows-writer.js';
-import { costedBy, measuredBy, newMaterial } from '../purchasing/material-rows.js';
+import { costedBy, massInBook, measuredBy, newMaterial } from '../purchasing/material-rows.js';
 import type { Item } from './line-items.js';
 
 export type Line = StoredRow<'billLine'>;
@@ -13,6 +13,7 @@ export type LinePatch = Partial<Line> & { readonly newItem?: string };
 
 const SMALL_UNITS: ReadonlyMap<string, string> = new Map([
   ['kg', 'g'],
+  ['lb', 'oz'],
   ['l', 'ml'],
 ]);
 
@@ -33,11 +34,17 @@ function alsoLinked(line: Line, materialId: string | null | undefined): Operatio
     .flatMap((other) => updateOf('billLine', other, { materialId, text: '' }));
 }
 
-/** Packaging counts by the good piece; what is mixed by measure is stated for a batch, and all else by the piece started. */
-function usualBasis(productId: string, materialId: string | null | undefined): Line['basis'] {
-  if (model.rows.row('material', materialId ?? '')?.kind === 'packaging') return 'good unit';
-  const output = unitOfMeasure(model.rows.row('product', productId)?.outputUnit ?? 'each');
-  return output === undefined || output.dimension === 'count' ? 'started unit' : 'batch';
+/** The basis that was chosen last in a product, by the id of the product. */
+const lastChosen = new Map<string, Line['basis']>();
+
+/**
+ * What a new line is stated for: the same as was chosen last in that product, else the same as its last line. Without
+ * either, a batch where more than one is made in it, and a unit where it is a piece.
+ */
+function usualBasis(productId: string, lines: readonly Line[]): Line['basis'] {
+  const [last] = inOrder(lines).slice(-1);
+  const isBatch = compareDecimalText(model.rows.row('product', productId)?.batchSize ?? '1', '1') > 0;
+  return lastChosen.get(productId) ?? last?.basis ?? (isBatch ? 'batch' : 'started unit');
 }
 
 /** Writes the lines of a bill. A name that is not in the book yet becomes a material, in the same change. */
@@ -50,7 +57,7 @@ export function billWriter(productId: string, items: ReadonlyMap<string, Item>):
     const made = madeWithin(before, 'material', newItem);
     if (made !== undefined) return { made: [], fields: { ...patch, materialId: made, componentId: null, text: '' } };
     const id = newId();
-    const baseUnit = costedBy(patch.unit ?? 'kg');
+    const baseUnit = costedBy(patch.unit ?? massInBook());
     return {
       made: newMaterial(id, { name: newItem, baseUnit }),
       fields: { unit: SMALL_UNITS.get(baseUnit) ?? baseUnit, ...patch, materialId: id, componentId: null, text: '' },
@@ -59,6 +66,7 @@ export function billWriter(productId: string, items: ReadonlyMap<string, Item>):
   return {
     update: (line, patch, before) => {
       const { made, fields } = withItem(patch, before);
+      if (fields.basis !== undefined) lastChosen.set(productId, fields.basis);
       const fits = fields.unit === undefined || (items.get(line.materialId ?? '')?.units.includes(fields.unit) ?? true);
       const measured =
         fits || line.materialId === null || fields.unit === undefined ? [] : measuredBy(line.materialId, fields.unit);
@@ -80,7 +88,7 @@ export function billWriter(productId: string, items: ReadonlyMap<string, Item>):
         productId,
         position: nextPosition('billLine', lines, before),
         unit: 'each',
-        basis: usualBasis(productId, fields.materialId),
+        basis: usualBasis(productId, lines),
         ...fields,
       };
       return [...made, createOf('billLine', id, row)];

@@ -49,7 +49,7 @@ it('a copy goes its own way: another batch of it leaves the product as it was', 
 
 it('a copy of a material has all its prices and conversions, and is planned at the same price', () => {
   for (const material of model.rows.all('material')) {
-    const row = { id: material.id, material, price: undefined, supplier: '' };
+    const row = { id: material.id, material, price: undefined, toCome: undefined, supplier: '' };
     expect(changed(materialWriter.duplicate?.(row) ?? [])).toEqual([]);
     const copy = named('material', `${material.name} copy`);
     expect(copy.code).toBe('');

@@ -7,14 +7,10 @@ type RowOfProduct = {
 }[Kind];
 
 /** What a row of a product comes to for one batch, as its cost card has it. */
-export function costPerBatchColumn<Row extends RowOfProduct, Patch>(
-  currency: string,
-  width = '6rem',
-): Column<Row, Patch> {
+export function costPerBatchColumn<Row extends RowOfProduct, Patch>(currency: string): Column<Row, Patch> {
   return figureColumn({
     id: 'cost',
     header: `${currency} per batch`,
-    width,
     view: 'card',
     of: (row: Row) => row.productId,
     pick: (card, row) => card.rowCosts[row.id],

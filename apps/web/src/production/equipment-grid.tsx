@@ -12,15 +12,15 @@ export function EquipmentGrid({ product }: { readonly product: StoredRow<'produc
   const { locale, currency } = useSettings();
   const columns = useMemo(() => usesColumns(machines, runs, locale, currency), [machines, runs, locale, currency]);
   const writer = useMemo(() => usesWriter(product.id), [product.id]);
-  const nameOf = (use: StoredRow<'equipmentUse'>) => nameOfMachine(use, machines, runs) || 'use of equipment';
+  const nameOf = (use: StoredRow<'equipmentUse'>) => nameOfMachine(use, machines, runs) || 'equipment used';
   return (
     <Grid
-      title="Machines it needs"
+      title="Equipment used"
       rows={uses}
       columns={columns}
       writer={writer}
       nameOf={nameOf}
-      empty="A kiln, an oven, a wheel: type its name or that of a shared run into the empty row. What an hour of it costs stands under Equipment."
+      empty="A kiln, an oven, a wheel: type its name or that of a shared load into the empty row. What an hour costs is set under Equipment."
     />
   );
 }

@@ -8,14 +8,15 @@ import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { RowField } from '../controls/row-field.js';
 import { rowNamed, rowsWriter } from '../controls/rows-writer.js';
+import { Fields } from '../controls/fields.js';
 
 type Machine = StoredRow<'equipment'>;
 type Run = StoredRow<'equipmentRun'>;
 type RunPatch = Partial<Run> & { readonly machine?: string };
 
 const EMPTY_SPACE_WORDS = {
-  'carried by what is inside': 'carried by what is inside',
-  'shown as idle': 'shown as idle',
+  'carried by what is inside': 'charged to what is inside',
+  'shown as idle': 'shown as idle space',
 };
 
 const machineWriter = rowsWriter<Machine>('equipment', { needs: 'name' });
@@ -44,20 +45,19 @@ export function EquipmentScreen() {
   const settings = useSettings();
   const { locale, currency } = settings;
   const machineColumns = useMemo((): Column<Machine, Partial<Machine>>[] => {
-    const own = (field: keyof Machine & string, width: string, header?: string) =>
-      fieldColumn<Machine>('equipment', field, locale, { width, ...(header === undefined ? {} : { header }) });
+    const own = (field: keyof Machine & string, header?: string) =>
+      fieldColumn<Machine>('equipment', field, locale, header === undefined ? {} : { header });
     return [
-      { ...own('name', 'auto', 'Machine'), placeholder: 'A kiln, an oven, a wheel' },
-      own('powerKilowatts', '6rem'),
-      own('loadPercent', '5rem'),
-      own('purchasePrice', '8rem', `Price, ${currency}`),
-      own('residualValue', '9rem', `Worth at the end, ${currency}`),
-      own('lifeHours', '6rem', 'Life, hours'),
-      own('upkeepPerHour', '8.5rem', `Upkeep an hour, ${currency}`),
+      { ...own('name', 'Equipment'), placeholder: 'A kiln, an oven, a wheel' },
+      own('powerKilowatts'),
+      own('loadPercent'),
+      own('purchasePrice', `Price, ${currency}`),
+      own('residualValue', `Resale value, ${currency}`),
+      own('lifeHours', 'Life, hours'),
+      own('upkeepPerHour', `Upkeep an hour, ${currency}`),
       figureColumn({
         id: 'rate',
         header: `${currency} an hour`,
-        width: '7rem',
         view: 'equipment',
         of: ({ id }: Machine) => id,
         pick: (view) => view,
@@ -67,10 +67,10 @@ export function EquipmentScreen() {
   }, [locale, currency]);
   const runColumns = useMemo(() => columnsOfRuns(machines, locale, currency), [machines, locale, currency]);
   return (
-    <div className="page">
+    <div className="max-w-page">
       <BackLink to="make">Back to the products</BackLink>
-      <h1 className="screen-title">Equipment</h1>
-      <div className="fields mb-4 max-w-xl">
+      <h1 className="font-serif text-title">Equipment and shared loads</h1>
+      <Fields className="mb-4 max-w-xl">
         <RowField
           kind="settings"
           id={settings.id}
@@ -79,37 +79,36 @@ export function EquipmentScreen() {
           suffix={`${currency} per kWh`}
           placeholder="not yet"
         />
-      </div>
+      </Fields>
       <Grid
-        title="Machines"
+        title="Equipment"
         rows={machines}
         columns={machineColumns}
         writer={machineWriter}
         nameOf={({ name }) => name}
-        empty="Machines that use power or wear out belong here: type a name into the empty row, then only what you know of it. Power, wear and upkeep each count where they are filled in."
+        empty="Machines that use power or wear out. Type a name into the empty row, then what you know. Power, wear and upkeep count only where they are filled in."
       />
       <div className="mt-6">
         <Grid
-          title="Shared runs"
+          title="Shared loads"
           rows={runs}
           columns={runColumns}
           writer={runWriter}
           nameOf={({ name }) => name}
-          empty="A firing or an oven load that several products share: how long it runs, and how many places it has. A product then says how many places one piece takes."
+          empty="A firing or an oven load that several products share: how long it runs, and how many places it has. Each product then says how many places one unit takes."
         />
       </div>
       <p className="text-soft mt-2">
-        Space is counted in places of your own: shelf squares, trays, litres. Empty space is carried by what is inside,
-        or shown as idle beside the run.
+        Space is counted in your own places: shelf squares, trays, litres. Empty space is charged to what is inside, or
+        shown as idle space beside the load.
       </p>
     </div>
   );
 }
 
 function columnsOfRuns(machines: readonly Machine[], locale: string, currency: string): Column<Run, RunPatch>[] {
-  const own = (field: keyof Run & string, width: string, header?: string, words?: Readonly<Record<string, string>>) =>
+  const own = (field: keyof Run & string, header?: string, words?: Readonly<Record<string, string>>) =>
     fieldColumn<Run>('equipmentRun', field, locale, {
-      width,
       ...(header === undefined ? {} : { header }),
       ...(words === undefined ? {} : { words }),
     });
@@ -117,29 +116,27 @@ function columnsOfRuns(machines: readonly Machine[], locale: string, currency: s
     figureColumn({
       id: member,
       header,
-      width: '7rem',
       view: 'run',
       of: ({ id }: Run) => id,
       pick: (view) => view[member],
       digits,
     });
   return [
-    { ...own('name', 'auto', 'Run'), placeholder: 'A bisque firing, a bread bake' },
+    { ...own('name', 'Shared load'), placeholder: 'A bisque firing, a bread bake' },
     {
       id: 'machine',
-      header: 'On',
-      width: '10rem',
+      header: 'Equipment',
       type: 'item',
       place: ({ id }) => `${id}.equipmentId`,
       options: () => machines.map(({ id, name }) => ({ value: id, label: name })),
       text: ({ equipmentId }) => machines.find(({ id }) => id === equipmentId)?.name ?? '',
       read: (text) => ({ patch: { machine: text.trim() }, shown: text.trim() }),
     },
-    own('hoursPerRun', '5rem', 'Hours'),
-    own('space', '5rem', 'Places'),
-    own('filledPercent', '7rem'),
-    own('emptySpace', '13rem', undefined, EMPTY_SPACE_WORDS),
-    cost('perRun', `${currency} a run`, 2),
+    own('hoursPerRun', 'Hours'),
+    own('space', 'Places'),
+    own('filledPercent'),
+    own('emptySpace', undefined, EMPTY_SPACE_WORDS),
+    cost('perRun', `${currency} a load`, 2),
     cost('perPlace', `${currency} a place`, 4),
     cost('idlePerRun', `Idle, ${currency}`, 2),
   ];

@@ -72,7 +72,7 @@ describe('a machine that is typed into what a product needs', () => {
   });
 
   it('is nothing without a name', () => {
-    expect(typed(machines, { machine: ' ' }).refusal).toBe('Type the name of a machine or of a shared run.');
+    expect(typed(machines, { machine: ' ' }).refusal).toBe('Type the name of the equipment or of a shared load.');
     const before = model.rows.count('equipmentUse');
     expect(typed(machines, { amount: '20' }).refusal).toBeNull();
     expect(model.rows.count('equipmentUse')).toBe(before);

@@ -25,14 +25,13 @@ export const nameOfMachine = ({ equipmentId, runId }: Use, machines: Named, runs
 /** The columns of the machines of a product: how each cell is read, and what it offers. */
 export function usesColumns(machines: Named, runs: Named, locale: string, currency: string): Column<Use, UsePatch>[] {
   const options = [...runs, ...machines].map(({ id, name }) => ({ value: id, label: name }));
-  const basis = fieldColumn<Use>('equipmentUse', 'basis', locale, { width: '8rem', words: BASIS_WORDS });
+  const basis = fieldColumn<Use>('equipmentUse', 'basis', locale, { words: BASIS_WORDS });
   return [
     {
       id: 'machine',
-      header: 'Machine or shared run',
-      width: 'auto',
+      header: 'Equipment or shared load',
       type: 'item',
-      placeholder: 'Type a machine or a shared run',
+      placeholder: 'Type the equipment or a shared load',
       place: ({ id }) => `${id}.equipmentId`,
       options: () => options,
       text: (use) => nameOfMachine(use, machines, runs),
@@ -44,11 +43,11 @@ export function usesColumns(machines: Named, runs: Named, locale: string, curren
         const machine = machines.find(is);
         if (machine) return { patch: { equipmentId: machine.id, runId: null }, shown: machine.name };
         return typed === '' || typed.length > 120
-          ? { refusal: 'Type the name of a machine or of a shared run.' }
+          ? { refusal: 'Type the name of the equipment or of a shared load.' }
           : { patch: { newMachine: typed }, shown: `${typed} (new machine)` };
       },
     },
-    fieldColumn<Use>('equipmentUse', 'amount', locale, { width: '5rem', header: 'Takes' }),
+    fieldColumn<Use>('equipmentUse', 'amount', locale, { header: 'Takes' }),
     {
       ...basis,
       options: (use) =>

@@ -16,18 +16,17 @@ export function GradesScreen() {
   const grades = useAll('labourGrade');
   const { locale, currency } = useSettings();
   const columns = useMemo((): Column<Row, Partial<Row>>[] => {
-    const own = (field: keyof Row & string, width: string, header?: string) =>
-      fieldColumn<Row>('labourGrade', field, locale, { width, ...(header === undefined ? {} : { header }) });
+    const own = (field: keyof Row & string, header?: string) =>
+      fieldColumn<Row>('labourGrade', field, locale, header === undefined ? {} : { header });
     return [
-      own('name', '14rem', 'Labour grade'),
-      own('wagePerHour', '9rem', `Wage per hour, ${currency}`),
-      own('onCostPercent', '9rem', 'On-costs, % of wage'),
-      own('productivePercent', '12rem', 'Productive, % of paid time'),
-      own('ownersTime', '8rem'),
+      own('name', 'Labour grade'),
+      own('wagePerHour', `Wage per hour, ${currency}`),
+      own('onCostPercent', 'On-costs, % of wage'),
+      own('productivePercent', 'Productive time %'),
+      own('ownersTime'),
       figureColumn({
         id: 'rate',
-        header: 'Costs per productive hour',
-        width: '12rem',
+        header: 'Cost per productive hour',
         view: 'labourRate',
         of: ({ id }: Row) => id,
         pick: (view) => view,
@@ -36,7 +35,7 @@ export function GradesScreen() {
     ];
   }, [locale, currency]);
   return (
-    <div className="page">
+    <div className="max-w-page">
       <BackLink to="make">Back to the products</BackLink>
       <Grid
         title="Labour grades"
@@ -44,10 +43,10 @@ export function GradesScreen() {
         columns={columns}
         writer={writer}
         nameOf={({ name }) => name}
-        empty="Whoever works on your products belongs here: you yourself, makers, helpers. Type a name into the empty row, then what an hour is paid."
+        empty="Everybody who works on your products: yourself, makers, helpers. Type a name into the empty row, then the wage per hour."
       />
       <p className="text-soft">
-        On-costs are what an employer pays on top of the wage. The productive share is the part of paid time in which
+        On-costs are what an employer pays on top of the wage. Productive time is the part of paid time in which
         something is made: breaks, cleaning and waiting are the rest.
       </p>
     </div>

@@ -17,12 +17,12 @@ export function LabourGrid({ product }: LabourGridProps) {
   const writer = useMemo(() => labourWriter(product.id, grades), [product.id, grades]);
   return (
     <Grid
-      title="The work on it"
+      title="Labour"
       rows={steps}
       columns={columns}
       writer={writer}
       nameOf={({ name }) => name}
-      empty="Type a step of the work into the empty row, who does it, and how long it takes. Count your own time too."
+      empty="Type a step into the empty row, who does it, and how long it takes. Include your own time."
     />
   );
 }

@@ -22,18 +22,16 @@ export function labourColumns(
   locale: string,
   currency: string,
 ): Column<Step, StepPatch>[] {
-  const own = (field: keyof Step & string, width: string, words?: Readonly<Record<string, string>>, header?: string) =>
+  const own = (field: keyof Step & string, words?: Readonly<Record<string, string>>, header?: string) =>
     fieldColumn<Step>('labourStep', field, locale, {
-      width,
       ...(words === undefined ? {} : { words }),
       ...(header === undefined ? {} : { header }),
     });
   return [
-    { ...own('name', 'auto'), placeholder: 'Type a step of the work' },
+    { ...own('name'), placeholder: 'Type a step' },
     {
       id: 'grade',
-      header: 'Done by',
-      width: '6.8rem',
+      header: 'Labour grade',
       type: 'item',
       place: ({ id }) => `${id}.gradeId`,
       options: () => grades.map(({ id, name }) => ({ value: id, label: name })),
@@ -47,11 +45,11 @@ export function labourColumns(
           : { patch: { newGrade: typed }, shown: `${typed} (new)` };
       },
     },
-    own('time', '3.4rem'),
-    own('timeBasis', '7.6rem', TIME_WORDS),
-    own('setUpMinutes', '3.8rem', undefined, 'Set-up, min'),
-    own('people', '3.5rem'),
-    costPerBatchColumn(currency, '5rem'),
+    own('time'),
+    own('timeBasis', TIME_WORDS),
+    own('setUpMinutes', undefined, 'Set-up, min'),
+    own('people'),
+    costPerBatchColumn(currency),
   ];
 }
 

@@ -19,13 +19,13 @@ export function OtherCostGrid({ product }: OtherCostGridProps) {
   const { locale, currency } = useSettings();
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
-      fieldColumn<Row>('otherCost', 'name', locale, { width: 'auto', placeholder: 'A firing, a licence, postage in' }),
-      fieldColumn<Row>('otherCost', 'amount', locale, { width: '6rem', header: `Amount, ${currency}` }),
-      fieldColumn<Row>('otherCost', 'basis', locale, { width: '7rem', words: { unit: 'good unit', batch: 'batch' } }),
+      fieldColumn<Row>('otherCost', 'name', locale, { placeholder: 'A firing, a licence, postage in' }),
+      fieldColumn<Row>('otherCost', 'amount', locale, { header: `Amount, ${currency}` }),
+      fieldColumn<Row>('otherCost', 'basis', locale, { words: { unit: 'good unit', batch: 'batch' } }),
       costPerBatchColumn(currency),
     ],
     [locale, currency],
   );
   const writer = useMemo(() => productRowsWriter<Row>('otherCost', product.id, 'name'), [product.id]);
-  return <Grid title="Other costs of it" rows={rows} columns={columns} writer={writer} nameOf={({ name }) => name} />;
+  return <Grid title="Other direct costs" rows={rows} columns={columns} writer={writer} nameOf={({ name }) => name} />;
 }

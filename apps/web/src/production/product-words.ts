@@ -1,7 +1,7 @@
 /** The kinds of product, in the owner's words. */
 export const PRODUCT_KIND_WORDS = {
-  made: 'made here',
+  made: 'made',
   bundle: 'bundle of products',
-  resale: 'sold on as bought',
+  resale: 'bought for resale',
   service: 'service',
 };

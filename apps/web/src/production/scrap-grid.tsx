@@ -17,18 +17,20 @@ export function ScrapGrid({ product }: { readonly product: StoredRow<'product'> 
   const { locale, currency } = useSettings();
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
-      fieldColumn<Row>('recoveredScrap', 'name', locale, { width: 'auto', placeholder: 'Trimmings, offcuts' }),
-      fieldColumn<Row>('recoveredScrap', 'quantity', locale, { width: '7rem', header: 'A batch gives' }),
+      fieldColumn<Row>('recoveredScrap', 'name', locale, { placeholder: 'Trimmings, offcuts' }),
+      fieldColumn<Row>('recoveredScrap', 'quantity', locale, { header: 'A batch gives' }),
       {
-        ...fieldColumn<Row>('recoveredScrap', 'unit', locale, { width: '5rem' }),
+        ...fieldColumn<Row>('recoveredScrap', 'unit', locale),
         type: 'choice',
         options: () => unitChoices(knownUnits()),
       },
-      fieldColumn<Row>('recoveredScrap', 'worth', locale, { width: '7rem', header: `Worth, ${currency} each` }),
+      fieldColumn<Row>('recoveredScrap', 'worth', locale, { header: `Worth, ${currency} each` }),
       costPerBatchColumn(currency),
     ],
     [locale, currency],
   );
   const writer = useMemo(() => productRowsWriter<Row>('recoveredScrap', product.id, 'name'), [product.id]);
-  return <Grid title="What is won back" rows={rows} columns={columns} writer={writer} nameOf={({ name }) => name} />;
+  return (
+    <Grid title="By-products and scrap" rows={rows} columns={columns} writer={writer} nameOf={({ name }) => name} />
+  );
 }

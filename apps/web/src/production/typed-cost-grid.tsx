@@ -26,16 +26,15 @@ export function TypedCostGrid({ product }: { readonly product: StoredRow<'produc
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
       {
-        ...fieldColumn<Row>('typedCost', 'element', locale, { width: 'auto', words: ELEMENT_WORDS }),
+        ...fieldColumn<Row>('typedCost', 'element', locale, { words: ELEMENT_WORDS }),
         blankText: 'materials',
       },
       fieldColumn<Row>('typedCost', 'amount', locale, {
-        width: '9rem',
         header: `${currency} per unit`,
         placeholder: 'how much',
       }),
       {
-        ...fieldColumn<Row>('typedCost', 'hours', locale, { width: '9rem', header: 'Hours per unit' }),
+        ...fieldColumn<Row>('typedCost', 'hours', locale, { header: 'Labour hours per unit' }),
         applies: (row) => row === null || row.element === 'labour',
       },
     ],
@@ -48,23 +47,23 @@ export function TypedCostGrid({ product }: { readonly product: StoredRow<'produc
   return (
     <>
       <Grid
-        title="Costs as typed"
+        title="Quick totals"
         rows={rows}
         columns={columns}
         writer={writer}
         nameOf={({ element }) => ELEMENT_WORDS[element]}
-        empty="What one unit costs by element, as far as you know it. The hours of the work decide what it carries of the running costs."
+        empty="What one unit costs by element, as far as you know. Its labour hours decide its share of the overhead."
       />
       {mayEdit && (
         <p>
           <button
             type="button"
-            className="button"
+            className="btn"
             onClick={() => edit(updateOf('product', product, { costing: 'bill and steps' }))}
           >
-            Detail it with a bill and steps
+            Change to a detailed recipe
           </button>{' '}
-          <span className="text-soft">The typed totals are kept, and no longer count.</span>
+          <span className="text-soft">The quick totals are kept but no longer used.</span>
         </p>
       )}
     </>

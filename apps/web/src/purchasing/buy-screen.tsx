@@ -1,78 +1,84 @@
 import { useMemo } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
 import { model } from '../book/model.js';
-import { useAll, useBookPath, useSettings, useVersion } from '../book/use-book.js';
-import { FilterBox } from '../controls/filter-box.js';
+import { useAll, useSettings, useVersion } from '../book/use-book.js';
 import { Grid } from '../controls/grid.js';
+import { ListAndDetail } from '../controls/list-and-detail.js';
 import { matches } from '../controls/matches.js';
-import { useFilter, useKeptSearch } from '../controls/use-filter.js';
-import { materialColumns, moreMaterialColumns } from './material-columns.js';
+import { useChosenRow } from '../controls/use-chosen-row.js';
+import { useListFilter } from '../controls/use-filter.js';
+import { useView } from '../engine/use-view.js';
+import { ScreenLink } from '../figures/screen-link.js';
+import { useShownDay } from '../state/store.js';
+import { materialColumns, moreMaterialColumns, priceToCome } from './material-columns.js';
 import { MaterialDetail } from './material-detail.js';
-import { materialWriter, shownPrice, type MaterialRow } from './material-rows.js';
+import { materialWriter, pricesShown, type MaterialRow } from './material-rows.js';
+
+const nameOf = ({ material }: MaterialRow) => material.name;
+const matchesMaterial = ({ material, supplier }: MaterialRow, words: string) =>
+  matches(material, words, supplier, material.kind);
+
+const NONE_TIED: Readonly<Record<string, string>> = {};
 
 /** Buy: what everything costs that is bought, and what one unit of it costs. */
 export function BuyScreen() {
-  const { materialId } = useParams();
-  const navigate = useNavigate();
-  const search = useKeptSearch();
-  const path = useBookPath();
+  const { chosen, choose, chooseById } = useChosenRow('buy');
   const { locale, currency } = useSettings();
   const suppliers = useAll('supplier');
-  const [filter, setFilter] = useFilter();
-  const rows = useMaterialRows(filter);
-  const columns = useMemo(
-    () =>
-      materialColumns(
-        locale,
-        currency,
-        suppliers.map((each) => each.name),
-      ),
-    [locale, currency, suppliers],
-  );
+  const rows = useMaterialRows();
+  const filter = useListFilter('Filter materials', matchesMaterial);
+  const isAnyToCome = rows.some(({ toCome }) => toCome !== undefined);
+  const columns = useMemo(() => {
+    const inForce = materialColumns(
+      locale,
+      currency,
+      suppliers.map(({ name }) => name),
+    );
+    return isAnyToCome ? [...inForce, priceToCome(locale, currency)] : inForce;
+  }, [locale, currency, suppliers, isAnyToCome]);
   const moreColumns = useMemo(() => moreMaterialColumns(locale), [locale]);
   return (
-    <div className="split split-buy">
-      <Grid
-        title="Materials"
-        rows={rows}
-        columns={columns}
-        moreColumns={moreColumns}
-        writer={materialWriter}
-        nameOf={({ material }) => material.name}
-        selected={materialId}
-        onSelect={({ id }) =>
-          id !== materialId && void navigate(`${path}/buy/${id}${search}`, { replace: materialId !== undefined })
-        }
-        onCreate={(id) => void navigate(`${path}/buy/${id}${search}`, { replace: materialId !== undefined })}
-        tools={
-          <>
-            <FilterBox label="Filter materials" value={filter} onChange={setFilter} />
-            <Link className="link" to={`${path}/buy/import`}>
-              Take in a price list
-            </Link>
-          </>
-        }
-        empty="Everything that you buy belongs here: ingredients, components, packaging, goods that you sell on. Type the first one into the empty row: its name, what a pack holds and what it costs."
-      />
-      {materialId !== undefined && <MaterialDetail key={materialId} id={materialId} />}
-    </div>
+    <ListAndDetail
+      wide="list"
+      narrow="27.5rem"
+      list={
+        <Grid
+          title="Materials"
+          rows={rows}
+          columns={columns}
+          moreColumns={moreColumns}
+          writer={materialWriter}
+          nameOf={nameOf}
+          selected={chosen}
+          onSelect={choose}
+          onCreate={chooseById}
+          filter={filter}
+          tools={
+            <>
+              <ScreenLink to="shipments">Shipments</ScreenLink>
+              <ScreenLink to="import">Import a price list</ScreenLink>
+            </>
+          }
+          empty="Everything that you buy: ingredients, components, packaging, goods for resale. Type the first one into the empty row: its name, what a pack holds and what it costs."
+        />
+      }
+      detail={chosen === undefined ? null : <MaterialDetail key={chosen} id={chosen} />}
+    />
   );
 }
 
-function useMaterialRows(filter: string): MaterialRow[] {
+function useMaterialRows(): readonly MaterialRow[] {
   const materials = useAll('material');
   const version = useVersion('supplierPrice', 'supplier');
-  return useMemo(() => {
-    const rows = materials.map((material): MaterialRow => {
-      const price = shownPrice(model.rows.rowsWith('supplierPrice', 'materialId', material.id));
-      return {
-        id: material.id,
-        material,
-        price,
-        supplier: model.rows.row('supplier', price?.supplierId ?? '')?.name ?? '',
-      };
-    });
-    return rows.filter(({ material, supplier }) => matches(material, filter, supplier, material.kind));
+  const day = useShownDay();
+  const tied = useView('tiedPrices') ?? NONE_TIED;
+  return useMemo(
+    () =>
+      materials.map((material): MaterialRow => {
+        const shown = pricesShown(material, day, tied);
+        const supplier = model.rows.row('supplier', shown.price?.supplierId ?? '')?.name ?? '';
+        return { id: material.id, material, ...shown, supplier };
+      }),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- prices and suppliers are those of this version
-  }, [materials, version, filter]);
+    [materials, version, day, tied],
+  );
 }

@@ -1,4 +1,4 @@
-import { unitOfMeasure, type Kind, type StoredRow } from '@nuvar/book';
+import type { Kind, StoredRow } from '@nuvar/book';
 import { unitsWithin } from '@nuvar/core';
 import { useMemo } from 'react';
 import { createOf, updateOf } from '../book/operations.js';
@@ -7,7 +7,7 @@ import { useRowsOf, useSettings, useVersion } from '../book/use-book.js';
 import { Grid } from '../controls/grid.js';
 import type { Column, GridWriter, InputColumn } from '../controls/grid-model.js';
 import { isRefusal, readAnyQuantity, unitChoices } from '../controls/read-field.js';
-import { knownUnits, readUnit } from '../controls/known-units.js';
+import { knownUnits, readUnit, unknownUnitSentence } from '../controls/known-units.js';
 import { removalInBook } from '../controls/rows-writer.js';
 import { typedText, unitWords } from '../figures/format.js';
 
@@ -29,32 +29,34 @@ export function ConversionsGrid({ of, id, baseUnit }: ConversionsGridProps) {
   const { locale } = useSettings();
   const version = useVersion('itemConversion', 'supplierPrice', 'billLine');
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the rows are those of this version
-  const usual = useMemo(() => usualUnits(owner, id, baseUnit), [owner, id, baseUnit, version]);
+  const usual = useMemo(() => missingUnits(owner, id, baseUnit), [owner, id, baseUnit, version]);
   const columns = useMemo(() => conversionColumns(locale, usual, id), [locale, usual, id]);
   const writer = useMemo(() => conversionWriter(owner, id, usual), [owner, id, usual]);
   return (
     <Grid
-      title="Measured otherwise"
+      title="Unit conversions"
       rows={rows}
       columns={columns}
       writer={writer}
       nameOf={({ unit }) => `conversion of ${unitWords(unit)}`}
-      empty="Where one piece has a weight, or a litre: type how much one is, such as 58 g."
+      empty="How much one unit is in another, such as 1 piece = 58 g."
     />
   );
 }
 
 /**
- * What is likely to be stated next: a unit in which the item is bought or used, and which cannot be reached yet; else,
- * what is measured by weight has pieces, and what comes by the piece has a weight.
+ * What has to be stated next: a unit in which the item is bought or used and which cannot be converted yet, in the unit by
+ * which it is costed. Where none is missing, no unit is guessed.
  */
-function usualUnits(owner: Owner, id: string, baseUnit: string): { unit: string; equalUnit: string } {
+function missingUnits(owner: Owner, id: string, baseUnit: string): Partial<Pick<Row, 'unit' | 'equalUnit'>> {
+  const [missing] = unitsWithoutWay(owner, id, baseUnit);
+  return missing === undefined ? { equalUnit: baseUnit } : { unit: missing, equalUnit: baseUnit };
+}
+
+/** The units in which an item is bought or used, and that cannot be converted to the one by which it is costed. */
+export function unitsWithoutWay(owner: Owner, id: string, baseUnit: string): string[] {
   const within = new Set([baseUnit, ...unitsWithin(baseUnit, model.rows.rowsWith('itemConversion', owner, id))]);
-  const asked = unitsInUse(owner, id).find((each) => !within.has(each));
-  if (asked !== undefined) return { unit: asked, equalUnit: baseUnit };
-  return unitOfMeasure(baseUnit)?.dimension === 'count'
-    ? { unit: baseUnit, equalUnit: 'g' }
-    : { unit: 'each', equalUnit: baseUnit };
+  return [...new Set(unitsInUse(owner, id))].filter((each) => !within.has(each));
 }
 
 function unitsInUse(owner: Owner, id: string): string[] {
@@ -65,7 +67,7 @@ function unitsInUse(owner: Owner, id: string): string[] {
 
 function conversionColumns(
   locale: string,
-  usual: Pick<Row, 'unit' | 'equalUnit'>,
+  usual: Partial<Pick<Row, 'unit' | 'equalUnit'>>,
   itemId: string,
 ): Column<Row, Patch>[] {
   const amount = (
@@ -75,7 +77,6 @@ function conversionColumns(
   ): InputColumn<Row, Patch> => ({
     id,
     header,
-    width: '4rem',
     type: 'number',
     ...(id === 'equalQuantity' ? { placeholder: 'how many', blankPlace: `${itemId}.conversions` } : { blankText: '1' }),
     place: (row) => `${row.id}.${id}`,
@@ -93,32 +94,37 @@ function conversionColumns(
   const unit = (id: 'unit' | 'equalUnit', header: string): InputColumn<Row, Patch> => ({
     id,
     header,
-    width: '4.6rem',
     type: 'choice',
-    blankText: unitWords(usual[id]),
+    blankText: unitWords(usual[id] ?? ''),
     place: (row) => `${row.id}.${id}`,
     options: () => unitChoices(knownUnits()),
     text: (row) => unitWords(row[id]),
     read: (text) => {
       const found = readUnit(text);
       return found === undefined
-        ? { refusal: `"${text.slice(0, 40)}" is not a unit that is known here.` }
+        ? { refusal: unknownUnitSentence(text.slice(0, 40)) }
         : { patch: { [id]: found }, shown: unitWords(found) };
     },
   });
   return [
-    amount('quantity', 'unit', 'So many'),
-    unit('unit', 'of these'),
-    amount('equalQuantity', 'equalUnit', 'are'),
-    unit('equalUnit', 'of those'),
+    amount('quantity', 'unit', 'Quantity'),
+    unit('unit', 'Unit'),
+    amount('equalQuantity', 'equalUnit', 'equals'),
+    unit('equalUnit', 'of unit'),
   ];
 }
 
-function conversionWriter(owner: Owner, id: string, usual: Pick<Row, 'unit' | 'equalUnit'>): GridWriter<Row, Patch> {
+function conversionWriter(
+  owner: Owner,
+  id: string,
+  usual: Partial<Pick<Row, 'unit' | 'equalUnit'>>,
+): GridWriter<Row, Patch> {
   return {
     update: (row, patch) => updateOf('itemConversion', row, patch),
     create: (rowId, patch) =>
-      patch.equalQuantity ? [createOf('itemConversion', rowId, { [owner]: id, ...usual, ...patch })] : null,
+      patch.equalQuantity && (patch.unit ?? usual.unit)
+        ? [createOf('itemConversion', rowId, { [owner]: id, ...usual, ...patch })]
+        : null,
     remove: (row) => removalInBook('itemConversion', row.id),
   };
 }

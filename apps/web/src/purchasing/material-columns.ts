@@ -1,9 +1,9 @@
 import { fieldsOf, unitsThatFit, type StoredRow } from '@nuvar/book';
-import { typedText, unitWords } from '../figures/format.js';
+import { dayText, typedText, unitWords } from '../figures/format.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { isRefusal, readAnyQuantity, readField, unitChoices } from '../controls/read-field.js';
-import { priceText, readPriceText } from './price-text.js';
+import { priceText, priceUnit, readPriceText } from './price-text.js';
 import { knownUnits } from '../controls/known-units.js';
 import type { MaterialPatch, MaterialRow } from './material-rows.js';
 
@@ -26,7 +26,6 @@ export function materialColumns(
   suppliers: readonly string[],
 ): Column<MaterialRow, MaterialPatch>[] {
   const kind = fieldColumn<StoredRow<'material'>>('material', 'kind', locale, {
-    width: '5.6rem',
     words: { ingredient: 'ingredient', packaging: 'packaging', resale: 'for resale' },
   });
   const unit = (text: string) => readField(specOf('supplierPrice', 'packUnit'), text, locale);
@@ -34,7 +33,6 @@ export function materialColumns(
     {
       id: 'name',
       header: 'Material',
-      width: 'auto',
       type: 'text',
       placeholder: 'Type a new material here',
       place: ({ id }) => `${id}.name`,
@@ -47,7 +45,6 @@ export function materialColumns(
     {
       id: 'kind',
       header: 'Kind',
-      width: '7.6rem',
       type: 'choice',
       place: ({ id }) => `${id}.kind`,
       options: () => kind.options?.(null) ?? [],
@@ -57,7 +54,6 @@ export function materialColumns(
     {
       id: 'supplier',
       header: 'Supplier',
-      width: '8.5rem',
       type: 'text',
       suggestions: suppliers,
       text: ({ supplier }) => supplier,
@@ -69,9 +65,8 @@ export function materialColumns(
     {
       id: 'packQuantity',
       header: 'Pack',
-      width: '4rem',
       type: 'number',
-      place: ({ price }) => `${price?.id ?? ''}.packQuantity`,
+      place: ({ id, price }) => `${price?.id ?? id}.packQuantity`,
       text: ({ price }) => (price === undefined ? '' : typedText(price.packQuantity, locale)),
       read: (text) => {
         const quantity = readAnyQuantity(text, locale);
@@ -86,9 +81,8 @@ export function materialColumns(
     {
       id: 'packUnit',
       header: 'Unit',
-      width: '4.8rem',
       type: 'choice',
-      place: ({ price }) => `${price?.id ?? ''}.packUnit`,
+      place: ({ id, price }) => `${price?.id ?? id}.packUnit`,
       text: ({ price, material }) => unitWords(price?.packUnit ?? material.baseUnit),
       options: () => unitChoices(knownUnits()),
       read: (text) => {
@@ -99,16 +93,16 @@ export function materialColumns(
     {
       id: 'price',
       header: `Price, ${currency}`,
-      width: '6.4rem',
       type: 'number',
-      place: ({ price }) => `${price?.id ?? ''}.price`,
-      text: ({ price }) => (price === undefined ? '' : priceText(price, currency, locale)),
-      read: (text) => readPriceText(text, locale),
+      place: ({ id, price }) => `${price?.id ?? id}.price`,
+      text: ({ price }) => typedText(price?.price ?? '', locale),
+      unit: priceUnit(currency, ({ price }: MaterialRow) => price),
+      stored: ({ price }) => price?.price ?? '',
+      read: (text, row) => readPriceText(text, locale, row?.price?.currency ?? currency),
     },
     {
       id: 'baseUnit',
       header: 'Costed by',
-      width: '4.8rem',
       type: 'choice',
       place: ({ id }) => `${id}.baseUnit`,
       text: ({ material }) => unitWords(material.baseUnit),
@@ -123,8 +117,7 @@ export function materialColumns(
     },
     figureColumn({
       id: 'perBaseUnit',
-      header: `${currency} a unit`,
-      width: '5.4rem',
+      header: `Unit cost, ${currency}`,
       view: 'material',
       of: ({ id }: MaterialRow) => id,
       pick: (view) => view.perBaseUnit,
@@ -133,15 +126,21 @@ export function materialColumns(
   ];
 }
 
+/** What a pack will cost, and from when: beside the prices in force where some material has such a price. */
+export function priceToCome(locale: string, currency: string): Column<MaterialRow, MaterialPatch> {
+  const text = ({ toCome }: MaterialRow) =>
+    toCome === undefined ? '' : `${priceText(toCome, currency, locale)} from ${dayText(toCome.validFrom, locale)}`;
+  return { id: 'toCome', header: 'Next price', type: 'shown', text, cell: text };
+}
+
 /** What else is known of a material: it goes out with an export, and can be changed for many in one go. */
 export function moreMaterialColumns(locale: string): Column<MaterialRow, MaterialPatch>[] {
   return (['category', 'tags', 'code', 'bufferPercent', 'landedAddOn', 'planningBasis', 'archived'] as const).map(
     (field) => {
-      const column = fieldColumn<StoredRow<'material'>>('material', field, locale, { width: 'auto' });
+      const column = fieldColumn<StoredRow<'material'>>('material', field, locale, {});
       return {
         id: column.id,
         header: column.header,
-        width: column.width,
         type: column.type,
         options: () => column.options?.(null) ?? [],
         text: ({ material }) => column.text(material),

@@ -1,21 +1,26 @@
 import type { StoredRow } from '@nuvar/book';
-import { useAll, useRow, useSettings } from '../book/use-book.js';
+import { useAll, useRow, useSettings, useVersion } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
 import { Sides, useSide } from '../controls/sides.js';
 import { useView } from '../engine/use-view.js';
-import { unitWords } from '../figures/format.js';
+import { typedText, unitWords } from '../figures/format.js';
 import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 import { UsedInList } from '../figures/used-in-list.js';
-import { ConversionsGrid } from './conversions-grid.js';
+import { MissingConversions } from './missing-conversions.js';
+import { ConversionsGrid, unitsWithoutWay } from './conversions-grid.js';
+import { InForce } from './in-force.js';
 import { MATERIAL_KIND_WORDS } from './material-columns.js';
 import { PLANNING_WORDS } from './planning-words.js';
 import { PriceHistory } from './price-history.js';
 import { PricesGrid } from './prices-grid.js';
 import { ReplaceMaterial } from './replace-material.js';
 import { StandardPrices } from './standard-prices.js';
+import { Empty } from '../figures/empty.js';
+import { DetailHeading } from '../figures/detail-heading.js';
+import { Fields } from '../controls/fields.js';
 
-const SIDES = { price: 'Price', units: 'Units', about: 'About it', uses: 'Where used' };
+const SIDES = { price: 'Price', units: 'Units', about: 'Details', uses: 'Where used' };
 
 /** One material beside the grid: what it is planned to cost and why, its units, what it is, and what it goes into. */
 export function MaterialDetail({ id }: { readonly id: string }) {
@@ -24,21 +29,22 @@ export function MaterialDetail({ id }: { readonly id: string }) {
   const { currency } = useSettings();
   if (material === undefined) {
     return (
-      <section className="detail" aria-label="Material">
-        <p className="empty">This material is no longer in the book.</p>
+      <section aria-label="Material">
+        <Empty>This material is no longer in the book.</Empty>
       </section>
     );
   }
   return (
-    <section className="detail" aria-label={material.name}>
-      <h2 className="detail-title">{material.name}</h2>
+    <section aria-label={material.name}>
+      <h2 className="font-serif text-detail">{material.name}</h2>
       <LeadFigure figure={view?.perBaseUnit} digits={4} unit={`${currency} per ${unitWords(material.baseUnit)}`} />
+      <InForce material={material} priceId={view?.priceInForce ?? null} />
       {view?.landed && (
         <p className="text-soft">
-          <Amount figure={view.landed} digits={4} /> of it is what it takes to get it here.
+          <Amount figure={view.landed} digits={4} /> of it is the landed add-on.
         </p>
       )}
-      <Sides sides={SIDES} label="Sides of the material" />
+      <Sides sides={SIDES} label="Material details" />
       <MaterialSide material={material} />
     </section>
   );
@@ -63,14 +69,19 @@ function MaterialPrices({ material }: { readonly material: StoredRow<'material'>
   const { id } = material;
   const basis = material.planningBasis ?? settings.planningBasis;
   const perUnit = `${settings.currency} per ${unitWords(material.baseUnit)}`;
+  useVersion('supplierPrice', 'billLine', 'itemConversion');
+  const missing = unitsWithoutWay('materialId', id, material.baseUnit).map((unit) => ({
+    ...{ owner: 'materialId' as const, id, name: material.name, unit, baseUnit: material.baseUnit },
+  }));
   return (
     <>
-      <div className="fields">
+      <MissingConversions missing={missing} />
+      <Fields>
         <RowField
           kind="material"
           id={id}
           field="planningBasis"
-          words={{ ...PLANNING_WORDS, '': `as the book: ${PLANNING_WORDS[settings.planningBasis]}` }}
+          words={{ ...PLANNING_WORDS, '': `same as book: ${PLANNING_WORDS[settings.planningBasis]}` }}
         />
         {(basis === 'highest' || basis === 'average') && (
           <RowField
@@ -82,7 +93,7 @@ function MaterialPrices({ material }: { readonly material: StoredRow<'material'>
           />
         )}
         {basis === 'latest' && suppliers.length > 1 && (
-          <RowField kind="material" id={id} field="preferredSupplierId" words={{ '': 'anybody' }} />
+          <RowField kind="material" id={id} field="preferredSupplierId" words={{ '': 'any supplier' }} />
         )}
         {basis !== 'standard' && (
           <>
@@ -108,9 +119,9 @@ function MaterialPrices({ material }: { readonly material: StoredRow<'material'>
           id={id}
           field="bufferPercent"
           suffix="% on top"
-          placeholder={settings.bufferPercent}
+          placeholder={typedText(settings.bufferPercent, settings.locale)}
         />
-      </div>
+      </Fields>
       {basis === 'standard' && <StandardPrices material={material} />}
       <PriceHistory id={id} baseUnit={material.baseUnit} />
       <PricesGrid material={material} />
@@ -126,8 +137,8 @@ function MaterialUnits({ material }: { readonly material: StoredRow<'material'> 
       <ConversionsGrid of="material" id={material.id} baseUnit={material.baseUnit} />
       {view && Object.keys(view.perOtherUnit).length > 0 && (
         <>
-          <h3 className="detail-heading">The same price by other units</h3>
-          <table className="plain-table">
+          <DetailHeading>The same price by other units</DetailHeading>
+          <table className="table">
             <tbody>
               {Object.entries(view.perOtherUnit).map(([unit, figure]) => (
                 <tr key={unit}>
@@ -149,15 +160,16 @@ function MaterialUnits({ material }: { readonly material: StoredRow<'material'> 
 
 function AboutMaterial({ id }: { readonly id: string }) {
   return (
-    <div className="fields">
+    <Fields>
       <RowField kind="material" id={id} field="name" />
       <RowField kind="material" id={id} field="kind" words={MATERIAL_KIND_WORDS} />
       <RowField kind="material" id={id} field="code" />
       <RowField kind="material" id={id} field="category" />
       <RowField kind="material" id={id} field="tags" placeholder="between commas" />
+      <RowField kind="material" id={id} field="ruleSet" placeholder="none" />
       <RowField kind="material" id={id} field="note" />
       <RowField kind="material" id={id} field="archived" />
-    </div>
+    </Fields>
   );
 }
 
@@ -165,7 +177,7 @@ function MaterialUses({ material }: { readonly material: StoredRow<'material'> }
   const view = useView('material', material.id);
   return (
     <>
-      <h3 className="detail-heading">It goes into</h3>
+      <DetailHeading>Used in</DetailHeading>
       {view?.usedIn.length === 0 && <p className="text-soft">Nothing yet. Use it in a bill of materials under Make.</p>}
       <UsedInList usedIn={view?.usedIn ?? []} />
       {view && view.usedIn.length > 0 && <ReplaceMaterial material={material} usedIn={view.usedIn} />}

@@ -1,11 +1,16 @@
-import type { StoredRow } from '@nuvar/book';
+import { newId, type StoredRow } from '@nuvar/book';
+import { VIEWS, WHOLE_BOOK } from '@nuvar/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { today } from '../state/today.js';
 import { model } from '../book/model.js';
-import { figuresNow, named, openDemo } from '../testing/open-demo.js';
+import { createOf } from '../book/operations.js';
+import { removalInBook } from '../controls/rows-writer.js';
+import { bookActions } from '../state/book-slice.js';
+import { shownDay, store } from '../state/store.js';
+import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';
 import { typed } from '../testing/typed.js';
 import { materialColumns, moreMaterialColumns } from './material-columns.js';
-import { materialWriter, shownPrice, type MaterialRow } from './material-rows.js';
+import { materialWriter, pricesShown, type MaterialRow } from './material-rows.js';
 
 beforeEach(openDemo);
 
@@ -13,8 +18,9 @@ const pricesOf = (materialId: string) => model.rows.rowsWith('supplierPrice', 'm
 /** A material as the list shows it. */
 const rowOf = (id: string): MaterialRow | undefined => {
   const material = model.rows.row('material', id);
-  const price = shownPrice(pricesOf(id));
-  return material && { id, material, price, supplier: model.rows.row('supplier', price?.supplierId ?? '')?.name ?? '' };
+  if (material === undefined) return undefined;
+  const shown = pricesShown(material, shownDay(), VIEWS.tiedPrices(figuresNow(), WHOLE_BOOK));
+  return { id, material, ...shown, supplier: model.rows.row('supplier', shown.price?.supplierId ?? '')?.name ?? '' };
 };
 const listIn = (locale: string) => () => ({
   columns: [...materialColumns(locale, 'EUR', []), ...moreMaterialColumns(locale)],
@@ -88,6 +94,60 @@ describe('another price in the list', () => {
     const before = pricesOf(id);
     type({ price: price.price ?? '' }, id);
     expect(pricesOf(id)).toEqual(before);
+  });
+});
+
+describe('the price that the list shows', () => {
+  /** Another price of a material, entered beside what it has. */
+  const enter = (materialId: string, price: string, validFrom: string, supplier: string | null = null) => {
+    const supplierId = supplier === null ? null : newId();
+    const fields = { materialId, supplierId, packQuantity: '25', packUnit: 'kg', currency: 'EUR', price, validFrom };
+    const refused = changed([
+      ...(supplierId === null ? [] : [createOf('supplier', supplierId, { name: supplier })]),
+      createOf('supplierPrice', newId(), fields),
+    ]);
+    expect(refused).toEqual([]);
+  };
+  const clay = (price: string) => type({ name: 'Ball clay', packQuantity: '25 kg', price }).id;
+
+  it('is the one in force: what begins later is said beside it, and typing leaves it alone', () => {
+    const id = clay('50');
+    enter(id, '60', '2999-01-01');
+    expect(rowOf(id)).toMatchObject({ price: { price: '50' }, toCome: { price: '60' } });
+    type({ price: '55' }, id);
+    expect(rowOf(id)).toMatchObject({ price: { price: '55' }, toCome: { price: '60', validFrom: '2999-01-01' } });
+    expect(perUnit(id)).toBe('2.2');
+  });
+
+  it('is nothing where all begin later; the first one that is typed is for the pack of the next', () => {
+    const { id } = type({ name: 'Ball clay' });
+    changed(pricesOf(id).flatMap((row) => removalInBook('supplierPrice', row.id)));
+    enter(id, '60', '2999-01-01');
+    expect(rowOf(id)?.price).toBeUndefined();
+    type({ price: '55' }, id);
+    expect(rowOf(id)?.price).toMatchObject({ price: '55', packQuantity: '25', packUnit: 'kg', validFrom: today() });
+  });
+
+  it('of several suppliers on one day is the cheaper by the unit, by which it is costed', () => {
+    const id = clay('18.50');
+    enter(id, '18.75', today(), 'Marl Hill');
+    expect([rowOf(id)?.price?.price, rowOf(id)?.supplier, perUnit(id)]).toEqual(['18.50', '', '0.74']);
+    enter(id, '18.25', today(), 'Glaze House');
+    expect([rowOf(id)?.price?.price, rowOf(id)?.supplier, perUnit(id)]).toEqual(['18.25', 'Glaze House', '0.73']);
+  });
+
+  it('is that of the day for which the book is shown, and what is typed then begins on that day', () => {
+    const id = clay('50');
+    enter(id, '40', '2026-01-01');
+    store.dispatch(bookActions.dayChosen('2026-02-01'));
+    try {
+      expect(rowOf(id)).toMatchObject({ price: { price: '40' }, toCome: { price: '50' } });
+      type({ price: '42' }, id);
+      expect(rowOf(id)?.price).toMatchObject({ price: '42', validFrom: '2026-02-01' });
+    } finally {
+      store.dispatch(bookActions.dayChosen(null));
+    }
+    expect(rowOf(id)?.price?.price).toBe('50');
   });
 });
 

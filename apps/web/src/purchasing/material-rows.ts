@@ -1,15 +1,18 @@
-import { newId, unitOfMeasure, withoutVersion, type Operation, type StoredRow } from '@nuvar/book';
-import { today } from '../state/today.js';
+import { pricesByDay } from '@nuvar/core';
+import { newId, unitOfMeasure, usualMass, withoutVersion, type Operation, type StoredRow } from '@nuvar/book';
+import { shownDay } from '../state/store.js';
 import { createOf, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { copyInBook, removalInBook, rowNamed } from '../controls/rows-writer.js';
 import type { GridWriter } from '../controls/grid-model.js';
 
-/** A material with the supplier price that is shown for it, and the name of the supplier. */
+/** A material with its supplier price in force on the day that the book is shown for, and the name of the supplier. */
 export interface MaterialRow {
   readonly id: string;
   readonly material: StoredRow<'material'>;
   readonly price: StoredRow<'supplierPrice'> | undefined;
+  /** The next price, which begins on a later day. */
+  readonly toCome: StoredRow<'supplierPrice'> | undefined;
   readonly supplier: string;
 }
 
@@ -27,11 +30,20 @@ export interface MaterialPatch {
   readonly about?: Partial<StoredRow<'material'>>;
 }
 
-/** The newest supplier price of a material. */
-export function shownPrice(prices: readonly StoredRow<'supplierPrice'>[]): StoredRow<'supplierPrice'> | undefined {
-  return [...prices].sort((one, other) =>
-    one.validFrom === other.validFrom ? (one.id < other.id ? 1 : -1) : one.validFrom < other.validFrom ? 1 : -1,
-  )[0];
+/**
+ * The supplier price of a material that is in force on a day, and the next one to come. `tied` says which it is where
+ * the prices of several suppliers begin on one day; until the figures are there, the later entered.
+ */
+export function pricesShown(
+  { id, preferredSupplierId }: StoredRow<'material'>,
+  day: string,
+  tied: Readonly<Record<string, string>>,
+): Pick<MaterialRow, 'price' | 'toCome'> {
+  const prices = model.rows.rowsWith('supplierPrice', 'materialId', id);
+  const { inForce, toCome } = pricesByDay(prices, day, preferredSupplierId);
+  const known = (priceId: string | undefined) => prices.find((price) => price.id === priceId);
+  const price = inForce.find((each) => each.id === tied[id]) ?? inForce.at(-1);
+  return { price: known(price?.id), toCome: known(toCome?.id) };
 }
 
 /** The supplier of that name, made where there is none yet. */
@@ -53,12 +65,13 @@ function priceFields(
   };
 }
 
-function update({ material, price }: MaterialRow, patch: MaterialPatch, before: readonly Operation[]): Operation[] {
+function update(row: MaterialRow, patch: MaterialPatch, before: readonly Operation[]): Operation[] {
+  const { material, price } = row;
   const { name = material.name, kind = material.kind, supplier } = patch;
   const found = supplier === undefined ? undefined : supplierOf(supplier, before);
   const baseUnit = patch.baseUnit ?? followedUnit(material, price, patch.packUnit);
   const fields = priceFields(patch, found?.id);
-  const priceWrites = writePrice(material, price, baseUnit, fields);
+  const priceWrites = writePrice(row, baseUnit, fields);
   return [
     ...(found?.made ?? []),
     ...updateOf('material', material, { name, kind, baseUnit, ...patch.about }),
@@ -67,34 +80,45 @@ function update({ material, price }: MaterialRow, patch: MaterialPatch, before: 
 }
 
 /**
- * Writes what was typed about the price. Another price than the one that was asked before is a price of today; the old one
- * stays as it was from its day on.
+ * Writes what was typed about the price. Another price than the one that was asked before begins on the day that the book
+ * is shown for; the old one stays as it was from its day on, and so does one that is still to come.
  */
 function writePrice(
-  material: StoredRow<'material'>,
-  price: StoredRow<'supplierPrice'> | undefined,
+  { material, price, toCome }: MaterialRow,
   unit: string,
   fields: Readonly<Record<string, unknown>>,
 ): Operation[] {
   if (Object.keys(fields).length === 0) return [];
-  if (price === undefined) return [newPrice(material.id, unit, fields)];
+  const day = shownDay();
+  if (price === undefined) return [newPrice(material.id, unit, { ...packOf(toCome), ...fields })];
   const isAnother =
-    fields.price != null && price.price !== null && fields.price !== price.price && price.validFrom < today();
+    fields.price != null && price.price !== null && fields.price !== price.price && price.validFrom < day;
   if (!isAnother)
     return updateOf(
       'supplierPrice',
       price,
-      price.price === null && fields.price != null ? { ...fields, validFrom: today() } : fields,
+      price.price === null && fields.price != null ? { ...fields, validFrom: day } : fields,
     );
   return [
     createOf('supplierPrice', newId(), {
       ...withoutVersion(price),
-      validFrom: today(),
+      validFrom: day,
       orderedPacks: null,
       ...fields,
     }),
   ];
 }
+
+/** A first price before one that is announced is usually for the same pack. */
+const packOf = (price: StoredRow<'supplierPrice'> | undefined) =>
+  price === undefined
+    ? {}
+    : {
+        packQuantity: price.packQuantity,
+        packUnit: price.packUnit,
+        supplierId: price.supplierId,
+        currency: price.currency,
+      };
 
 /** While nothing depends on it yet, the base unit follows a pack that is bought in another kind of unit. */
 function followedUnit(
@@ -110,11 +134,14 @@ function followedUnit(
 
 function newPrice(materialId: string, unit: string, fields: Readonly<Record<string, unknown>>): Operation {
   const { currency } = model.rows.all('settings')[0] ?? { currency: 'EUR' };
-  return createOf('supplierPrice', newId(), { materialId, packUnit: unit, currency, validFrom: today(), ...fields });
+  return createOf('supplierPrice', newId(), { materialId, packUnit: unit, currency, validFrom: shownDay(), ...fields });
 }
 
+/** The unit by which things are weighed in the country of the book. */
+export const massInBook = () => usualMass(model.rows.all('settings')[0]?.locale ?? '');
+
 /** The unit of a material of which nothing was said: packaging and goods come by the piece, the rest by weight. */
-const usualUnit = (kind: string | undefined) => (kind === 'packaging' || kind === 'resale' ? 'each' : 'kg');
+const usualUnit = (kind: string | undefined) => (kind === 'packaging' || kind === 'resale' ? 'each' : massInBook());
 
 /** Makes a material of a name alone or with its first price; used by the grid and by bill lines that name something new. */
 export function newMaterial(
@@ -137,6 +164,7 @@ const COSTED_BY: ReadonlyMap<string, string> = new Map(
   Object.entries({
     mg: 'kg',
     g: 'kg',
+    oz: 'lb',
     ml: 'l',
     cl: 'l',
     mm: 'm',

@@ -1,7 +1,7 @@
 import { CartesianGrid, Legend, Line, LineChart, XAxis, YAxis } from 'recharts';
 import { useView } from '../engine/use-view.js';
-import { acrossAxis, ChartFrame, upAxis } from '../figures/chart-frame.js';
-import { unitWords, written } from '../figures/format.js';
+import { acrossAxis, ChartFrame, roundAxis, upAxis } from '../figures/chart-frame.js';
+import { dayText, unitWords, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 
 const DASHES = ['', '7 3', '2 3', '9 3 2 3'];
@@ -20,11 +20,13 @@ export function PriceHistory({ id, baseUnit }: { readonly id: string; readonly b
   }));
   const amounts = known.map(({ perBaseUnit }) => Number(perBaseUnit.amount));
   const [first, last] = [known[0], known.at(-1)];
-  const title = `${written(first?.perBaseUnit.amount ?? '0', 2, style)} ${style.currency} per ${unitWords(baseUnit)} in ${monthWords(first?.day, style.locale)}, ${written(last?.perBaseUnit.amount ?? '0', 2, style)} in ${monthWords(last?.day, style.locale)}`;
+  const said = (point: typeof first) =>
+    `${written(point?.perBaseUnit.amount ?? '0', 4, style)} from ${dayText(point?.day ?? '', style.locale)}`;
+  const title = `${style.currency} per ${unitWords(baseUnit)}: ${said(first)}, ${said(last)}`;
   return (
     <ChartFrame title={title} height={170}>
       <LineChart data={data} margin={{ top: 8, right: 34, bottom: 22, left: 0 }} accessibilityLayer={false}>
-        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <CartesianGrid stroke="var(--color-base-300)" vertical={false} />
         <XAxis
           {...acrossAxis('valid from')}
           dataKey="at"
@@ -34,21 +36,20 @@ export function PriceHistory({ id, baseUnit }: { readonly id: string; readonly b
         />
         <YAxis
           {...upAxis(`${style.currency} per ${unitWords(baseUnit)}`)}
-          domain={[0, Math.max(...amounts) * 1.15]}
-          tickFormatter={(value: number) => written(String(value), 2, style)}
+          {...roundAxis(Math.max(...amounts) * 1.1, style)}
         />
         {suppliers.length > 1 && <Legend />}
         {suppliers.map((supplier, index) => (
           <Line
             key={supplier}
-            name={supplier || 'no supplier said'}
+            name={supplier || 'no supplier'}
             dataKey={supplier}
             type="stepAfter"
             connectNulls
-            stroke="var(--accent)"
+            stroke="var(--color-primary)"
             strokeDasharray={DASHES[index % DASHES.length] ?? ''}
             strokeWidth={2}
-            dot={{ r: 3, fill: 'var(--accent)' }}
+            dot={{ r: 3, fill: 'var(--color-primary)' }}
             isAnimationActive={false}
           />
         ))}

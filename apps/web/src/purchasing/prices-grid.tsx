@@ -10,10 +10,11 @@ import { isRefusal, readAnyQuantity } from '../controls/read-field.js';
 import { copyInBook, removalInBook } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
-import { typedText, unitWords } from '../figures/format.js';
+import { dayText, typedText, unitWords } from '../figures/format.js';
 import { RowField } from '../controls/row-field.js';
 import { supplierOf } from './material-rows.js';
-import { priceText, readPriceText } from './price-text.js';
+import { priceUnit, readPriceText } from './price-text.js';
+import { Fields } from '../controls/fields.js';
 
 type Row = StoredRow<'supplierPrice'>;
 type Patch = Partial<Row> & { readonly supplier?: string };
@@ -24,10 +25,12 @@ export function PricesGrid({ material }: { material: StoredRow<'material'> }) {
   const suppliers = useAll('supplier');
   const { locale, currency } = useSettings();
   const rows = useMemo(() => [...prices].sort((one, other) => (one.validFrom < other.validFrom ? 1 : -1)), [prices]);
-  const columns = useMemo(() => priceColumns(locale, currency, suppliers), [locale, currency, suppliers]);
-  const writer = useMemo(() => priceWriter(material, currency), [material, currency]);
+  const inForce = useView('material', material.id)?.priceInForce ?? null;
+  const usual = rows.find(({ id }) => id === inForce) ?? rows[0];
+  const columns = useMemo(() => priceColumns(locale, currency, suppliers, usual), [locale, currency, suppliers, usual]);
+  const writer = useMemo(() => priceWriter(material, currency, usual), [material, currency, usual]);
   const [selected, setSelected] = useState<string | undefined>();
-  const shown = rows.find(({ id }) => id === selected) ?? rows[0];
+  const shown = rows.find(({ id }) => id === (selected ?? inForce)) ?? rows[0];
   return (
     <>
       <Grid
@@ -35,17 +38,26 @@ export function PricesGrid({ material }: { material: StoredRow<'material'> }) {
         rows={rows}
         columns={columns}
         writer={writer}
-        nameOf={({ validFrom }) => `price from ${validFrom}`}
+        nameOf={({ validFrom }) => `price from ${dayText(validFrom, locale)}`}
         selected={shown?.id}
         onSelect={({ id }) => setSelected(id)}
       />
       {shown && (
-        <div className="fields" role="group" aria-label={`More of the price from ${shown.validFrom}`}>
+        <Fields label={`More of the price from ${dayText(shown.validFrom, locale)}`}>
           <RowField kind="supplierPrice" id={shown.id} field="minimumOrder" label="Smallest order" suffix="packs" />
           <SmallestOrder priceId={shown.id} />
           <RowField kind="supplierPrice" id={shown.id} field="orderedPacks" label="Ordered at it" suffix="packs" />
           <RowField kind="supplierPrice" id={shown.id} field="supplierCode" />
-        </div>
+          <RowField
+            kind="supplierPrice"
+            id={shown.id}
+            field="taxPercent"
+            label="Sales tax"
+            suffix="%"
+            placeholder="none"
+          />
+          {shown.taxPercent !== null && <RowField kind="supplierPrice" id={shown.id} field="taxInside" />}
+        </Fields>
       )}
     </>
   );
@@ -66,21 +78,23 @@ function priceColumns(
   locale: string,
   currency: string,
   suppliers: readonly StoredRow<'supplier'>[],
+  usual: Row | undefined,
 ): Column<Row, Patch>[] {
+  const packText = ({ packQuantity, packUnit }: Row) => `${typedText(packQuantity, locale)} ${unitWords(packUnit)}`;
   const nameOf = (id: string | null) => suppliers.find((each) => each.id === id)?.name ?? '';
   return [
     {
-      ...fieldColumn<Row>('supplierPrice', 'validFrom', locale, { width: '7.6rem', header: 'From' }),
-      blankText: today(),
+      ...fieldColumn<Row>('supplierPrice', 'validFrom', locale, { header: 'From' }),
+      blankText: dayText(today(), locale),
     },
     {
       id: 'supplier',
       header: 'Supplier',
-      width: 'auto',
       type: 'item',
-      placeholder: 'whose',
+      placeholder: 'supplier',
       place: ({ id }) => `${id}.supplierId`,
       options: () => suppliers.map(({ id, name }) => ({ value: id, label: name })),
+      blankText: nameOf(usual?.supplierId ?? null),
       text: ({ supplierId }) => nameOf(supplierId),
       read: (text) =>
         text.trim().length > 120
@@ -90,10 +104,10 @@ function priceColumns(
     {
       id: 'pack',
       header: 'Pack',
-      width: '4.4rem',
       type: 'number',
       place: ({ id }) => `${id}.packQuantity`,
-      text: ({ packQuantity, packUnit }) => `${typedText(packQuantity, locale)} ${unitWords(packUnit)}`,
+      blankText: usual === undefined ? '' : packText(usual),
+      text: packText,
       read: (text) => {
         const reading = readAnyQuantity(text, locale);
         if (isRefusal(reading)) return reading;
@@ -106,18 +120,17 @@ function priceColumns(
     },
     {
       id: 'price',
-      header: 'Price',
-      width: '5.4rem',
+      header: `Price, ${currency}`,
       type: 'number',
       placeholder: 'price',
       place: ({ id }) => `${id}.price`,
-      text: (row) => priceText(row, currency, locale),
-      read: (text) => readPriceText(text, locale),
+      text: ({ price }) => typedText(price ?? '', locale),
+      unit: priceUnit(currency, (row: Row) => row),
+      read: (text, row) => readPriceText(text, locale, row?.currency ?? currency),
     },
     figureColumn({
       id: 'perUnit',
-      header: 'a unit',
-      width: '4.2rem',
+      header: `Unit cost, ${currency}`,
       view: 'listedPrice',
       of: ({ id }: Row) => id,
       pick: (view) => view.perBaseUnit,
@@ -126,7 +139,12 @@ function priceColumns(
   ];
 }
 
-function priceWriter(material: StoredRow<'material'>, currency: string): GridWriter<Row, Patch> {
+/** Writes prices. A new one is for the pack of the price in force, at its supplier, unless it says otherwise. */
+function priceWriter(
+  material: StoredRow<'material'>,
+  currency: string,
+  inForce: Row | undefined,
+): GridWriter<Row, Patch> {
   return {
     update: (row, { supplier, ...fields }, before) => {
       const found = supplier === undefined ? undefined : supplierOf(supplier, before);
@@ -135,15 +153,18 @@ function priceWriter(material: StoredRow<'material'>, currency: string): GridWri
     },
     create: (id, { supplier, ...fields }, before) => {
       if (fields.price == null) return null;
-      const found = supplierOf(supplier ?? '', before);
+      const found = supplier === undefined ? undefined : supplierOf(supplier, before);
       const usual = {
         materialId: material.id,
-        packUnit: material.baseUnit,
+        packQuantity: inForce?.packQuantity ?? '1',
+        packUnit: inForce?.packUnit ?? material.baseUnit,
         currency,
         validFrom: today(),
-        supplierId: found.id,
+        taxPercent: inForce?.taxPercent ?? null,
+        taxInside: inForce?.taxInside ?? false,
+        supplierId: found === undefined ? (inForce?.supplierId ?? null) : found.id,
       };
-      return [...found.made, createOf('supplierPrice', id, { ...usual, ...fields })];
+      return [...(found?.made ?? []), createOf('supplierPrice', id, { ...usual, ...fields })];
     },
     remove: ({ id }) => removalInBook('supplierPrice', id),
     duplicate: (row) => copyInBook('supplierPrice', row),

@@ -9,6 +9,8 @@ import { Grid } from '../controls/grid.js';
 import type { Column } from '../controls/grid-model.js';
 import { RowField } from '../controls/row-field.js';
 import { rowsWriter } from '../controls/rows-writer.js';
+import { Fields } from '../controls/fields.js';
+import { dayText, typedText } from '../figures/format.js';
 
 type Row = StoredRow<'exchangeRate'>;
 
@@ -24,17 +26,16 @@ export function RatesGrid() {
   const sorted = useMemo(() => [...rows].sort((one, other) => (one.validFrom < other.validFrom ? 1 : -1)), [rows]);
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
-      { ...fieldColumn<Row>('exchangeRate', 'currency', locale, { width: '6rem' }), placeholder: 'USD' },
-      { ...fieldColumn<Row>('exchangeRate', 'validFrom', locale, { width: '9rem' }), blankText: today() },
+      { ...fieldColumn<Row>('exchangeRate', 'currency', locale), placeholder: 'USD' },
+      { ...fieldColumn<Row>('exchangeRate', 'validFrom', locale), blankText: dayText(today(), locale) },
       {
         ...fieldColumn<Row>('exchangeRate', 'rate', locale, {
-          width: '9rem',
-          header: `One is so many ${currency}`,
-          placeholder: '0.92',
+          header: `${currency} for one`,
+          placeholder: typedText('0.92', locale),
         }),
         blankPlace: 'new.rate',
       },
-      fieldColumn<Row>('exchangeRate', 'source', locale, { width: 'auto', words: SOURCE_WORDS }),
+      fieldColumn<Row>('exchangeRate', 'source', locale, { words: SOURCE_WORDS }),
     ],
     [locale, currency],
   );
@@ -46,11 +47,11 @@ export function RatesGrid() {
         columns={columns}
         writer={writer}
         nameOf={({ currency: code, validFrom }) => `${code} from ${validFrom}`}
-        empty="Prices in other currencies need a rate: the newest on or before the day of the price counts."
+        empty="Prices in other currencies need a rate: the newest one on or before the day of the price is used."
       />
-      <div className="fields max-w-xl">
+      <Fields className="max-w-xl">
         <RowField kind="settings" id={settings.id} field="useRateService" />
-      </div>
+      </Fields>
       {settings.useRateService && <AskRates rows={rows} />}
     </>
   );
@@ -84,7 +85,7 @@ function AskRates({ rows }: { readonly rows: readonly Row[] }) {
         })),
       );
       const problem = edit(found.map((row) => createOf('exchangeRate', newId(), row)))[0];
-      setSaid(problem?.sentence ?? `${found.length} simulated rates taken in as one change.`);
+      setSaid(problem?.sentence ?? `${found.length} simulated rates added. One undo removes them all.`);
     } catch (error) {
       setSaid(problemsOf(error)[0]?.sentence ?? null);
     }
@@ -93,17 +94,17 @@ function AskRates({ rows }: { readonly rows: readonly Row[] }) {
     <p className="mt-2">
       <button
         type="button"
-        className="button"
+        className="btn"
         disabled={wanted.length === 0 || asking.isFetching}
         onClick={() => void fetchRates()}
       >
-        Ask the simulated rate service
+        Get simulated rates
       </button>{' '}
       <span className="text-soft" role="status">
         {said ??
           (wanted.length === 0
-            ? 'No price of the book lacks a rate of its day.'
-            : `${wanted.length} rates are not in the book yet. The service is simulated: its rates are invented.`)}
+            ? 'Every price has a rate for its day.'
+            : `${wanted.length} rates are missing. The service is simulated: its rates are invented.`)}
       </span>
     </p>
   );

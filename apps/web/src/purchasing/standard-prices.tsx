@@ -6,7 +6,7 @@ import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import type { Column } from '../controls/grid-model.js';
 import { rowsWriter } from '../controls/rows-writer.js';
-import { unitWords } from '../figures/format.js';
+import { dayText, unitWords } from '../figures/format.js';
 
 type Row = StoredRow<'standardPrice'>;
 
@@ -16,10 +16,9 @@ export function StandardPrices({ material }: { readonly material: StoredRow<'mat
   const { locale, currency } = useSettings();
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
-      { ...fieldColumn<Row>('standardPrice', 'validFrom', locale, { width: '9rem' }), blankText: today() },
+      { ...fieldColumn<Row>('standardPrice', 'validFrom', locale), blankText: dayText(today(), locale) },
       {
         ...fieldColumn<Row>('standardPrice', 'price', locale, {
-          width: 'auto',
           header: `${currency} per ${unitWords(material.baseUnit)}`,
           placeholder: 'a standard price',
         }),

@@ -16,18 +16,18 @@ export function UnitsGrid() {
   const { locale } = useSettings();
   const columns = useMemo(
     (): Column<Row, Partial<Row>>[] => [
-      fieldColumn<Row>('bookUnit', 'name', locale, { width: 'auto', placeholder: 'tray, bundle, sack' }),
+      fieldColumn<Row>('bookUnit', 'name', locale, { placeholder: 'tray, bundle, sack' }),
     ],
     [locale],
   );
   return (
     <Grid
-      title="Units of your own"
+      title="Own units"
       rows={rows}
       columns={columns}
       writer={writer}
       nameOf={({ name }) => name}
-      empty="Where things come by the tray or the bundle. How many pieces or grams one is, each material says under Units."
+      empty="For things that come by the tray or the bundle. How many pieces or grams one holds is set for each material under Units."
     />
   );
 }

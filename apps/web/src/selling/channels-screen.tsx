@@ -16,29 +16,28 @@ export function ChannelsScreen() {
   const channels = useAll('channel');
   const { locale, currency } = useSettings();
   const columns = useMemo((): Column<Row, Partial<Row>>[] => {
-    const own = (field: keyof Row & string, width: string, header: string) =>
-      fieldColumn<Row>('channel', field, locale, { width, header });
+    const own = (field: keyof Row & string, header: string) => fieldColumn<Row>('channel', field, locale, { header });
     return [
-      own('name', '16rem', 'Place to sell'),
-      own('feePercent', '8rem', 'Percentage fee, %'),
-      own('feeBasis', '12rem', 'Taken of'),
-      own('feePerOrder', '11rem', `Fixed fee per order, ${currency}`),
-      own('unitsPerOrder', '9rem', 'Units per order'),
+      own('name', 'Sales channel'),
+      own('feePercent', 'Percentage fee, %'),
+      own('feeBasis', 'Charged on'),
+      own('feePerOrder', `Fixed fee per order, ${currency}`),
+      own('unitsPerOrder', 'Units per order'),
     ];
   }, [locale, currency]);
   return (
-    <div className="page">
+    <div className="max-w-page">
       <BackLink to="sell">Back to the prices</BackLink>
       <Grid
-        title="Places to sell"
+        title="Sales channels"
         rows={channels}
         columns={columns}
         writer={writer}
         nameOf={({ name }) => name}
-        empty="Where do you sell? Type a name into the empty row, then what the place takes: a percentage, a fixed amount per order, or nothing."
+        empty="Where do you sell? Type a name into the empty row, then its fees: a percentage, a fixed amount per order, or nothing."
       />
       <p className="text-soft">
-        The fixed fee is spread over the units of an order. A product has its price in the first place of this list.
+        The fixed fee is spread over the units of an order. A product has its price in the first channel of this list.
       </p>
     </div>
   );

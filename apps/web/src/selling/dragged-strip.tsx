@@ -1,10 +1,9 @@
-import type { StoredRow } from '@nuvar/book';
+import { numberText, type StoredRow } from '@nuvar/book';
 import { steppedPrice, type PriceView } from '@nuvar/core';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { bookActions } from '../state/book-slice.js';
 import { useMayEdit, useSettings } from '../book/use-book.js';
 import { useAcceptTrial, useTried, useTry } from '../book/use-trial.js';
-import { typedText } from '../figures/format.js';
 import { PriceStrip, scaleOf } from '../figures/price-strip.js';
 import { useAppDispatch } from '../state/store.js';
 
@@ -37,6 +36,7 @@ export function DraggedStrip({ point, view }: DraggedStripProps) {
   const [drag, setDrag] = useState<{ x: number; price: string; perPixel: number; scale: number } | null>(null);
   const price = String(tried ?? point.price ?? '0');
   const scale = drag?.scale ?? scaleOf([view.strip]) * 1.25;
+  const shownPrice = numberText(price, locale);
   const move = (from: string, by: string) => tryOut('pricePoint', point.id, 'price', steppedPrice(from, by, currency));
 
   const onKeyDown = (event: KeyboardEvent) => {
@@ -68,28 +68,28 @@ export function DraggedStrip({ point, view }: DraggedStripProps) {
   };
   const handle = `${Math.min(100, (Number(view.strip.price?.amount ?? 0) / scale) * 100)}%`;
   return (
-    <div ref={band} className="dragged-strip">
+    <div ref={band} className="pt-8 pr-2 pb-2.5">
       <PriceStrip strip={view.strip} scale={scale} height={44} />
-      <div className="strip-handle-track">
+      <div className="pointer-events-none relative -mt-11 h-11">
         {mayEdit && (
           <button
             type="button"
             role="slider"
-            className="strip-handle"
+            className="pointer-events-auto absolute -inset-y-2 flex w-4.5 -translate-x-1/2 cursor-ew-resize touch-none justify-center before:w-1.5 before:rounded-full before:bg-primary"
             style={{ left: handle }}
             aria-label="Price, to be tried"
             aria-valuemin={0}
             aria-valuemax={1_000_000}
             aria-valuenow={Number(price)}
-            aria-valuetext={`${typedText(price, locale)} ${currency}`}
-            title="Drag to try another price; arrows step it by 0.10, Enter keeps it, Esc drops it"
+            aria-valuetext={`${shownPrice} ${currency}`}
+            title="Drag to try another price; arrow keys step it, Enter keeps it, Esc discards it"
             onKeyDown={onKeyDown}
             onPointerDown={onPointerDown}
             onPointerMove={onPointerMove}
             onPointerUp={() => setDrag(null)}
             onPointerCancel={() => setDrag(null)}
           >
-            <span className="strip-handle-price">{typedText(price, locale)}</span>
+            <span className="absolute bottom-full font-serif text-lg whitespace-nowrap text-primary">{shownPrice}</span>
           </button>
         )}
       </div>

@@ -1,25 +1,21 @@
-import { compareDecimalText, type StoredRow } from '@nuvar/book';
-import { type FigureView, fixedDigits, minorDigits, type PriceView } from '@nuvar/core';
-import { Link } from 'react-router';
-import { useBookPath, useEdit, useRow, useRowsOf, useSettings } from '../book/use-book.js';
-import { updateOf } from '../book/operations.js';
+import type { StoredRow } from '@nuvar/book';
+import type { FigureView, PriceView } from '@nuvar/core';
+import { useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
 import { useView } from '../engine/use-view.js';
-import { Amount } from '../figures/amount.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 import { FigureLine } from '../figures/figure-line.js';
 import { GapList } from '../figures/gap-list.js';
 import { StripLegend } from '../figures/price-strip.js';
 import { DraggedStrip } from './dragged-strip.js';
 import { FirstPrice } from './first-price.js';
+import { SuggestedPrice, TargetFields } from './suggested-price.js';
 import { TriedDiscount } from './tried-discount.js';
+import { Empty } from '../figures/empty.js';
+import { Term } from '../figures/term.js';
+import { Fields } from '../controls/fields.js';
+import { ScreenLink } from '../figures/screen-link.js';
 
-const BASIS_WORDS = {
-  typed: 'the price as typed',
-  margin: 'a wanted margin',
-  markup: 'a wanted markup',
-  profit: 'a wanted profit per unit',
-};
 const ENDING_WORDS = { none: 'as worked out', 'nearest 0.05': 'multiples of 0.05' };
 
 /** The price of one product: how it is set, what it is made of, and what is left. */
@@ -28,8 +24,8 @@ export function PriceDetail({ productId }: { productId: string }) {
   const point = useRowsOf('pricePoint', 'productId', productId)[0];
   if (product === undefined) {
     return (
-      <section className="detail" aria-label="Price">
-        <p className="empty">This product is no longer in the book.</p>
+      <section aria-label="Price">
+        <Empty>This product is no longer in the book.</Empty>
       </section>
     );
   }
@@ -44,66 +40,50 @@ interface SetPriceProps {
 function SetPrice({ product, point }: SetPriceProps) {
   const view = useView('price', point.id);
   const channel = useRow('channel', point.channelId);
-  const path = useBookPath();
   const { currency } = useSettings();
+  // Without a price there is nothing yet to show but what it is to reach.
+  const hasPrice = point.price !== null;
   return (
-    <section className="detail" aria-label={product.name}>
+    <section aria-label={product.name}>
       <header className="flex items-baseline gap-4">
-        <h2 className="detail-title">{product.name}</h2>
+        <h2 className="font-serif text-detail">{product.name}</h2>
         <span className="text-soft">
-          in{' '}
-          <Link className="link" to={`${path}/sell/channels`}>
-            {channel?.name}
-          </Link>
+          in <ScreenLink to="channels">{channel?.name}</ScreenLink>
         </span>
-        <Link className="link" to={`${path}/make/${product.id}`}>
+        <ScreenLink to="make" row={product.id}>
           Its cost
-        </Link>
-        <Link className="link" to={`${path}/plan/${product.id}`}>
+        </ScreenLink>
+        <ScreenLink to="plan" row={product.id}>
           Its break-even
-        </Link>
+        </ScreenLink>
       </header>
-      {view && (
+      {view && hasPrice && (
         <>
           <DraggedStrip point={point} view={view} />
           <StripLegend strip={view.strip} />
           <Left view={view} currency={currency} />
         </>
       )}
-      <div className="fields fields-2 mt-3">
+      <Fields inTwo className="mt-3">
         <RowField
           kind="pricePoint"
           id={point.id}
           field="price"
-          suffix={`${currency}${point.taxInside ? ', tax inside' : ', before tax'}`}
+          suffix={`${currency} ${point.taxInside ? 'incl. tax' : 'before tax'}`}
           placeholder="not set yet"
         />
-        <RowField kind="pricePoint" id={point.id} field="basis" label="Suggest by" words={BASIS_WORDS} />
-        {point.basis !== 'typed' && (
-          <RowField
-            kind="pricePoint"
-            id={point.id}
-            field="target"
-            label={point.basis === 'profit' ? 'Wanted profit' : `Wanted ${point.basis}`}
-            suffix={
-              point.basis === 'profit'
-                ? `${currency} a unit`
-                : point.basis === 'margin'
-                  ? '% of the price before tax'
-                  : '% of full cost'
-            }
-            placeholder="not set yet"
-          />
-        )}
+        <TargetFields point={point} />
         <RowField kind="pricePoint" id={point.id} field="ending" words={ENDING_WORDS} />
         {point.ending !== 'none' && <RowField kind="pricePoint" id={point.id} field="endingDirection" />}
         <TriedDiscount point={point} />
         <RowField kind="pricePoint" id={point.id} field="taxInside" />
-        <RowField kind="pricePoint" id={point.id} field="taxPercent" suffix="%" placeholder="as the book" />
-      </div>
-      {view && point.basis !== 'typed' && <Suggestion point={point} view={view} />}
-      {view && <GapList gaps={view.profit.gaps} />}
-      {view && <Figures view={view} currency={currency} discounted={view.discounted.amount !== view.price.amount} />}
+        <RowField kind="pricePoint" id={point.id} field="taxPercent" suffix="%" placeholder="same as book" />
+      </Fields>
+      {view && <SuggestedPrice point={point} view={view} />}
+      {view && <GapList gaps={hasPrice ? view.profit.gaps : point.basis === 'typed' ? [] : view.suggested.gaps} />}
+      {view && hasPrice && (
+        <Figures view={view} currency={currency} discounted={view.discounted.amount !== view.price.amount} />
+      )}
     </section>
   );
 }
@@ -111,67 +91,38 @@ function SetPrice({ product, point }: SetPriceProps) {
 /** What matters most of a price: what each sale leaves, before and after its share of the running costs. */
 function Left({ view, currency }: { view: PriceView; currency: string }) {
   return (
-    <div className="left-figures">
+    <div className="mt-3 flex flex-wrap gap-x-10 gap-y-2">
       <div>
         <p className="text-soft">
-          Each sale leaves <span className="term">contribution</span>
+          Each sale leaves <Term>contribution</Term>
         </p>
-        <LeadFigure figure={view.contribution} digits={2} unit={currency} />
+        <LeadFigure figure={view.contribution} digits={2} unit={currency} inWords={false} />
       </div>
       <div>
-        <p className="text-soft">
-          Of that for you <span className="term">profit</span>
-        </p>
-        <LeadFigure figure={view.profit} digits={2} unit={currency} />
+        <p className="text-soft">Profit</p>
+        <LeadFigure figure={view.profit} digits={2} unit={currency} inWords={false} />
       </div>
       <div>
         <p className="text-soft">Margin, of the price before tax</p>
-        <LeadFigure figure={view.margin} digits={1} unit="%" />
+        <LeadFigure figure={view.margin} digits={1} unit="%" inWords={false} />
       </div>
     </div>
-  );
-}
-
-/** The suggested price follows the cost; the set price changes only when it is accepted. */
-function Suggestion({ point, view }: { point: StoredRow<'pricePoint'>; view: PriceView }) {
-  const edit = useEdit();
-  const { suggested, suggestedDiscounted } = view;
-  const { currency, rounding } = useSettings();
-  const amount = suggested.amount;
-  const price = amount === null ? null : fixedDigits(amount, minorDigits(currency), rounding);
-  const isSet = price !== null && point.price !== null && compareDecimalText(price, point.price) === 0;
-  return (
-    <p className="suggestion">
-      <span>Suggested price: </span>
-      <Amount figure={suggested} digits={2} withUnit />
-      {amount !== null && suggestedDiscounted.amount !== amount && (
-        <span className="text-soft">
-          , after the discount <Amount figure={suggestedDiscounted} digits={2} withUnit />
-        </span>
-      )}
-      {price !== null && !isSet && (
-        <button type="button" className="button" onClick={() => edit(updateOf('pricePoint', point, { price }))}>
-          Set this price
-        </button>
-      )}
-      {isSet && <span className="text-soft">It is set.</span>}
-    </p>
   );
 }
 
 function Figures({ view, currency, discounted }: { view: PriceView; currency: string; discounted: boolean }) {
   const ofPrice = '% of the price before tax';
   return (
-    <table className="plain-table mt-3">
+    <table className="table mt-3">
       <tbody>
         {discounted && (
           <FigureLine label="Price after the discount" figure={view.discounted} unit={currency} digits={2} />
         )}
         <FigureLine label="Price before tax" figure={view.beforeTax} unit={currency} digits={4} />
         <FigureLine label="The customer pays" figure={view.paid} unit={currency} digits={2} />
-        <FigureLine label="The place to sell takes" term="fees" figure={view.fees} unit={currency} digits={4} />
+        <FigureLine label="Channel fees" figure={view.fees} unit={currency} digits={4} />
         <FigureLine label="Contribution margin" figure={view.contributionMargin} unit={ofPrice} digits={1} />
-        <FigureLine label="On top of full cost" term="markup" figure={view.markup} unit="% of full cost" digits={1} />
+        <FigureLine label="Markup" figure={view.markup} unit="% of full cost" digits={1} />
         <FigureLine
           label="Each productive hour leaves"
           term="contribution per hour"
@@ -180,28 +131,27 @@ function Figures({ view, currency, discounted }: { view: PriceView; currency: st
           digits={2}
         />
         <FigureLine
-          label="The planned month leaves"
+          label="A planned month leaves"
           term="contribution"
           figure={view.contributionPerMonth}
           unit={`${currency} a month`}
           digits={2}
         />
         <FigureLine
-          label="The planned month, for you"
-          term="profit"
+          label="Profit in a planned month"
           figure={view.profitPerMonth}
           unit={`${currency} a month`}
           digits={2}
         />
         <FloorLines
-          label="Below this, each sale costs you money"
+          label="Below this price each sale loses money"
           term="contribution is zero"
           floor={view.contributionFloor}
           afterDiscount={discounted ? view.contributionFloorDiscounted : null}
           currency={currency}
         />
         <FloorLines
-          label="Below this, the running costs are not carried"
+          label="Below this price you do not cover your overheads"
           term="profit is zero"
           floor={view.profitFloor}
           afterDiscount={discounted ? view.profitFloorDiscounted : null}
@@ -209,7 +159,7 @@ function Figures({ view, currency, discounted }: { view: PriceView; currency: st
         />
         {discounted && (
           <FigureLine
-            label="Units that earn as much as without the discount"
+            label="Units that earn the same as without the discount"
             figure={view.unitsToEarnTheSame}
             unit="a month"
             digits={0}
@@ -235,7 +185,13 @@ function FloorLines({ label, term, floor, afterDiscount, currency }: FloorLinesP
     <>
       <FigureLine label={label} term={term} figure={floor} unit={currency} digits={2} />
       {afterDiscount && (
-        <FigureLine label="The same after the discount" term={term} figure={afterDiscount} unit={currency} digits={2} />
+        <FigureLine
+          label="The same, after the discount"
+          term={term}
+          figure={afterDiscount}
+          unit={currency}
+          digits={2}
+        />
       )}
     </>
   );

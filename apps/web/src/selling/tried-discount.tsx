@@ -4,6 +4,7 @@ import { useTried, useTry } from '../book/use-trial.js';
 import { isRefusal, readField } from '../controls/read-field.js';
 import { TypedInput } from '../controls/typed-input.js';
 import { typedText } from '../figures/format.js';
+import { Field, TrialMark } from '../controls/fields.js';
 
 const SPEC = fieldsOf('pricePoint').find(({ name }) => name === 'discountPercent');
 
@@ -22,24 +23,17 @@ export function TriedDiscount({ point }: { point: StoredRow<'pricePoint'> }) {
     return problem?.sentence ?? null;
   };
   return (
-    <div className="field">
-      <span className="field-label" aria-hidden="true">
-        Try a discount
-      </span>
-      <span className="field-control">
-        <TypedInput
-          label="Try a discount"
-          value={typedText(String(tried ?? point.discountPercent), locale)}
-          numeric
-          readOnly={!mayEdit}
-          place={`${point.id}.discountPercent`}
-          commit={take}
-        />
-        <span className="text-soft">% off</span>
-        {tried !== undefined && (
-          <span className="trial-mark">tried instead of {typedText(point.discountPercent, locale)} %</span>
-        )}
-      </span>
-    </div>
+    <Field label="Try a discount">
+      <TypedInput
+        label="Try a discount"
+        value={typedText(String(tried ?? point.discountPercent), locale)}
+        numeric
+        readOnly={!mayEdit}
+        place={`${point.id}.discountPercent`}
+        commit={take}
+      />
+      <span className="text-soft">% off</span>
+      {tried !== undefined && <TrialMark>tried instead of {typedText(point.discountPercent, locale)} %</TrialMark>}
+    </Field>
   );
 }

@@ -1,6 +1,5 @@
-import type { Problem } from '@nuvar/book';
+import type { Problem, Write, Role } from '@nuvar/book';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { Role } from './book-slice.js';
 
 export interface Session {
   readonly user: {
@@ -25,6 +24,19 @@ export interface Member {
   readonly name: string;
   readonly email: string | null;
   readonly role: Role;
+}
+
+/** A change of the book as its history tells it. */
+export interface HistoryEntry {
+  readonly revision: number;
+  readonly changeId: string;
+  readonly userId: string;
+  readonly userName: string;
+  readonly at: string;
+  readonly undoes: string | null;
+  /** Where the history is told, no more than the first ones of them. */
+  readonly writes: readonly Write[];
+  readonly writeCount: number;
 }
 
 /** Everything of the server but the rows of a book, which come and go by way of the book itself. */
@@ -63,6 +75,21 @@ export const api = createApi({
       query: (id) => ({ url: `books/${id}`, method: 'DELETE' }),
       invalidatesTags: ['books'],
     }),
+    /** The history of a book, a page at a time, the latest first. */
+    history: build.infiniteQuery<HistoryEntry[], string, number | null>({
+      infiniteQueryOptions: {
+        initialPageParam: null,
+        getNextPageParam: (page) => {
+          const oldest = page.at(-1)?.revision ?? 1;
+          return oldest > 1 ? oldest : undefined;
+        },
+      },
+      query: ({ queryArg, pageParam }) => ({
+        url: `books/${queryArg}/changes`,
+        params: pageParam === null ? {} : { before: pageParam },
+      }),
+      keepUnusedDataFor: 0,
+    }),
     simulatedRate: build.query<{ rate: string }, { currency: string; base: string; day: string }>({
       query: (params) => ({ url: 'stand-ins/exchange-rates', params }),
     }),
@@ -88,6 +115,7 @@ export const {
   useMakeBookMutation,
   useTakeInBookMutation,
   useRemoveBookMutation,
+  useHistoryInfiniteQuery,
   useLazySimulatedRateQuery,
   useMembersQuery,
   usePutMemberMutation,

@@ -1,11 +1,9 @@
-import type { Change, Problem, StoredRow, Write } from '@nuvar/book';
+import type { Change, Role, Problem, StoredRow, Write } from '@nuvar/book';
 import type { Override } from '@nuvar/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** A value that is tried for a field, and not kept. */
 export type Tried = Extract<Override, { readonly how: 'set' }>;
-
-export type Role = 'owner' | 'editor' | 'reader';
 
 /** One of this person's own changes, ready to be taken back. */
 export interface UndoEntry {
@@ -28,6 +26,16 @@ export interface Conflict {
   readonly rows: readonly { readonly kind: string; readonly row: StoredRow | null }[];
 }
 
+/** What was typed into a field and refused: it stays there with the reason until it is put right or taken back. */
+export interface Refused {
+  /** The field: "id.field". */
+  readonly place: string;
+  /** What the field is called on its screen. */
+  readonly label: string;
+  readonly text: string;
+  readonly sentence: string;
+}
+
 /** How it stands with the server. */
 export type Link = 'well' | 'sending' | 'away' | 'failing' | 'signed-out' | 'gone';
 
@@ -45,6 +53,8 @@ export interface BookState {
   readonly conflict: Conflict | null;
   /** Edits that the server could not store, and that wait on this machine for a decision. */
   readonly aside: readonly SetAside[];
+  /** Refused texts, by the place of their field. */
+  readonly refused: Readonly<Record<string, Refused>>;
   /** The day as of which the figures are worked out; null for today. */
   readonly asOf: string | null;
   /** Values that are tried and not kept: they lie over the book until they are accepted or dropped. */
@@ -61,6 +71,7 @@ const initialState: BookState = {
   link: 'well',
   conflict: null,
   aside: [],
+  refused: {},
   asOf: null,
   trial: [],
 };
@@ -91,6 +102,14 @@ const slice = createSlice({
       pending: payload,
     }),
     asideBecame: (state, { payload }: PayloadAction<readonly SetAside[]>) => ({ ...state, aside: payload }),
+    refused: (state, { payload }: PayloadAction<readonly Refused[]>) => ({
+      ...state,
+      refused: { ...state.refused, ...Object.fromEntries(payload.map((each) => [each.place, each])) },
+    }),
+    putRight: (state, { payload }: PayloadAction<string>) => {
+      const { [payload]: _settled, ...refused } = state.refused;
+      return { ...state, refused };
+    },
     dayChosen: (state, { payload }: PayloadAction<string | null>) => ({ ...state, asOf: payload }),
     linked: (state, { payload }: PayloadAction<Link>) => ({ ...state, link: payload }),
     conflicted: (state, { payload }: PayloadAction<Conflict>) => ({ ...state, conflict: payload }),

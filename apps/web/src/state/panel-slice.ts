@@ -28,6 +28,9 @@ const slice = createSlice({
     figureClosed: (state, { payload }: PayloadAction<number>) => {
       state.opened = state.opened.filter((each) => each.id !== payload);
     },
+    unpinnedClosed: (state) => {
+      state.opened = state.opened.filter((each) => each.pinned);
+    },
     allClosed: (state) => {
       state.opened = [];
     },
@@ -35,4 +38,4 @@ const slice = createSlice({
 });
 
 export const panelReducer = slice.reducer;
-export const { figureOpened, trailChanged, pinToggled, figureClosed, allClosed } = slice.actions;
+export const { figureOpened, trailChanged, pinToggled, figureClosed, unpinnedClosed, allClosed } = slice.actions;

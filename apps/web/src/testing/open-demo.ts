@@ -1,7 +1,7 @@
 import { columnsOfRows, newId, rowsByKind, type Operation } from '@nuvar/book';
 import { quillfernPottery, rowsOfFile } from '@nuvar/book/demo';
 import { evaluate, type Evaluation } from '@nuvar/core';
-import { today } from '../state/today.js';
+import { shownDay } from '../state/store.js';
 import { model } from '../book/model.js';
 
 /** Opens the demo book in the page's own model, as a snapshot would, without a server. */
@@ -17,7 +17,7 @@ export function changed(operations: readonly Operation[]): readonly string[] {
 }
 
 /** The figures of the book as it is shown now. */
-export const figuresNow = (): Evaluation => evaluate(rowsByKind(model.rows), today());
+export const figuresNow = (): Evaluation => evaluate(rowsByKind(model.rows), shownDay());
 
 /** The one row of that name. */
 export function named<K extends 'material' | 'product' | 'labourGrade' | 'equipment' | 'equipmentRun'>(

@@ -1,17 +1,26 @@
 // @vitest-environment jsdom
-import { cleanup, render, screen, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
-import { Provider } from 'react-redux';
+import { useState } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { model } from '../book/model.js';
-import { engine } from '../engine/engine.js';
-import { followBook } from '../engine/follow-book.js';
-import { bookActions } from '../state/book-slice.js';
-import { allClosed, figureOpened } from '../state/panel-slice.js';
+import { figureOpened } from '../state/panel-slice.js';
 import { store } from '../state/store.js';
-import { named, openDemo } from '../testing/open-demo.js';
-import { SameThreadWorker } from '../testing/same-thread-worker.js';
+import { drawInDemo, leaveBook } from '../testing/in-book.js';
+import { named } from '../testing/open-demo.js';
 import { WorkingPanels } from './working-panel.js';
+
+function Screens() {
+  const [screen, setScreen] = useState('make');
+  return (
+    <>
+      <button type="button" onClick={() => setScreen('sell')}>
+        Another screen
+      </button>
+      <WorkingPanels screen={screen} />
+    </>
+  );
+}
 
 let user: UserEvent;
 const panel = async (name: string | RegExp) =>
@@ -20,34 +29,15 @@ const open = (key: string) => store.dispatch(figureOpened(key));
 const clay = () => named('material', 'White stoneware clay');
 
 beforeEach(() => {
-  vi.stubGlobal('Worker', SameThreadWorker);
   user = userEvent.setup();
-  followBook(store, () => '2026-11-26');
-  openDemo();
-  const [settings] = model.rows.all('settings');
-  store.dispatch(
-    bookActions.opened({
-      id: settings?.id ?? '',
-      role: 'owner',
-      revision: 1,
-      pending: [],
-      aside: [],
-      undo: [],
-      redo: [],
-    }),
-  );
-  render(
-    <Provider store={store}>
-      <WorkingPanels />
-    </Provider>,
+  drawInDemo(
+    <>
+      <button type="button">A figure</button>
+      <WorkingPanels screen="make" />
+    </>,
   );
 });
-afterEach(() => {
-  store.dispatch(allClosed());
-  cleanup();
-  engine.close();
-  vi.unstubAllGlobals();
-});
+afterEach(leaveBook);
 
 describe('the working of a figure', () => {
   it('says what it is, how it was worked out, and opens its parts down to an input and back', async () => {
@@ -98,5 +88,33 @@ describe('the working of a figure', () => {
     await vi.waitFor(() => expect(screen.getByRole('region').textContent).toContain('2.0000'));
     open('nothing/of/this kind');
     await vi.waitFor(() => expect(screen.getByText('This figure is no longer in the book.')).toBeDefined());
+  });
+
+  it('takes the focus when it is opened, and gives it back on Esc', async () => {
+    const figure = screen.getByRole('button', { name: 'A figure' });
+    figure.focus();
+    open(`materialPrice/${clay().id}/perBaseUnit`);
+    const region = await screen.findByRole('region', { name: /^Working of/ });
+    await vi.waitFor(() => expect(document.activeElement).toBe(region));
+    // Going to a part keeps it within, so that Esc still closes.
+    const [part] = within(within(region).getByRole('list', { name: 'Made from' })).getAllByRole('button');
+    await user.click(part as HTMLElement);
+    await vi.waitFor(() => expect(document.activeElement).toBe(screen.getByRole('region')));
+    await user.keyboard('{Escape}');
+    expect(screen.queryByRole('region')).toBeNull();
+    expect(document.activeElement).toBe(figure);
+  });
+
+  it('closes with its screen unless it is pinned', async () => {
+    leaveBook();
+    const view = drawInDemo(<Screens />);
+    open(`materialPrice/${clay().id}/perBaseUnit`);
+    await user.click(await screen.findByRole('button', { name: 'Pin' }));
+    open(`product/${named('product', 'Everyday mug').id}/materials`);
+    await vi.waitFor(() => expect(screen.getAllByRole('region')).toHaveLength(2));
+    await user.click(screen.getByRole('button', { name: 'Another screen' }));
+    expect(screen.getAllByRole('region')).toHaveLength(1);
+    expect(screen.getByRole('button', { name: 'Unpin' })).toBeDefined();
+    view.unmount();
   });
 });

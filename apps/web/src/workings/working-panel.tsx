@@ -1,6 +1,8 @@
 import { isKind } from '@nuvar/book';
 import type { LeverView, PartView, WorkingView } from '@nuvar/core';
-import { figureClosed, pinToggled, trailChanged, type OpenedFigure } from '../state/panel-slice.js';
+import { ArrowLeft, Pin, PinOff, X } from 'lucide-react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
+import { figureClosed, pinToggled, trailChanged, unpinnedClosed, type OpenedFigure } from '../state/panel-slice.js';
 import { useAppDispatch, useAppSelector } from '../state/store.js';
 import { RowField } from '../controls/row-field.js';
 import { useView } from '../engine/use-view.js';
@@ -8,17 +10,41 @@ import { digitsOf, unitWords, written } from '../figures/format.js';
 import { GapList } from '../figures/gap-list.js';
 import { useStyle } from '../figures/use-style.js';
 
-/** The opened figures, beside whatever screen is shown. Pinned ones stay while others are opened. */
-export function WorkingPanels() {
+/**
+ * The opened figures, beside whatever screen is shown; where the window has no room for that they lie over the detail, on
+ * the side away from the figure that was opened. Another screen closes those that are not pinned.
+ */
+export function WorkingPanels({ screen }: { readonly screen: string | null }) {
   const opened = useAppSelector(({ panel }) => panel.opened);
+  const dispatch = useAppDispatch();
+  const panels = useRef<HTMLElement>(null);
+  useEffect(() => () => void dispatch(unpinnedClosed()), [screen, dispatch]);
+  const latest = opened.at(-1)?.id;
+  useLayoutEffect(() => {
+    if (latest !== undefined && panels.current !== null) lieAside(panels.current);
+  }, [latest]);
   if (opened.length === 0) return null;
   return (
-    <aside className="working-panels" aria-label="Workings">
+    <aside
+      ref={panels}
+      className="flex w-[20.5rem] flex-none flex-col gap-6 overflow-auto border-base-300 bg-base-200 p-3.5 max-desk:order-first max-desk:w-auto max-desk:border-t-2 desk:max-broad:absolute desk:max-broad:inset-y-0 desk:max-broad:z-10 desk:max-broad:border-x broad:border-l print:static! print:w-auto print:border-t print:bg-transparent"
+      aria-label="Workings"
+    >
       {opened.map((each) => (
         <Working key={each.id} opened={each} />
       ))}
     </aside>
   );
+}
+
+/** Where panels lie over the screen: at the left of the detail for a figure at its right, else at the right. */
+function lieAside(panels: HTMLElement): void {
+  const detail = document.querySelector('main [data-detail]')?.getBoundingClientRect();
+  const figure = document.activeElement?.closest('main') ? document.activeElement.getBoundingClientRect() : undefined;
+  const isAtLeft =
+    detail !== undefined && figure !== undefined && figure.left + figure.width / 2 > detail.left + detail.width / 2;
+  panels.style.left = isAtLeft ? `${detail.left}px` : '';
+  panels.style.right = isAtLeft ? '' : '0';
 }
 
 function Working({ opened }: { opened: OpenedFigure }) {
@@ -27,28 +53,47 @@ function Working({ opened }: { opened: OpenedFigure }) {
   const reference = trail.at(-1) ?? '';
   const working = useView('working', reference);
   const levers = useView('levers', reference);
+  const { ref, giveBack } = useFocusWithin(reference);
   const goTo = (next: string[]) => dispatch(trailChanged({ id, trail: next }));
-  const close = () => dispatch(figureClosed(id));
+  const close = () => {
+    giveBack();
+    dispatch(figureClosed(id));
+  };
   return (
     <section
-      className="working"
+      ref={ref}
+      tabIndex={-1}
+      className="flex flex-col gap-2.5 outline-none"
       aria-label={working ? `Working of ${working.name}` : 'Working'}
-      onKeyDown={(event) => event.key === 'Escape' && !event.defaultPrevented && close()}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape' || event.defaultPrevented) return;
+        event.preventDefault();
+        close();
+      }}
     >
-      <header className="flex items-start gap-2">
+      <header className="flex items-start gap-1">
         <div className="grow">
-          <h2 className="font-semibold leading-tight">{working?.name ?? 'Working'}</h2>
-          {working && working.subject !== '' && <p className="text-sm text-soft">{working.subject}</p>}
+          <h2 className="leading-tight font-semibold">{working?.name ?? 'Working'}</h2>
+          {working && working.subject !== '' && <p className="text-note text-soft">{working.subject}</p>}
         </div>
         {trail.length > 1 && (
-          <button type="button" className="quiet-button" onClick={() => goTo(trail.slice(0, -1))}>
+          <button type="button" className="btn btn-ghost" onClick={() => goTo(trail.slice(0, -1))}>
+            <ArrowLeft size={15} aria-hidden="true" />
             Back
           </button>
         )}
-        <button type="button" className="quiet-button" aria-pressed={pinned} onClick={() => dispatch(pinToggled(id))}>
+        <button
+          type="button"
+          className="btn btn-ghost"
+          aria-pressed={pinned}
+          title={pinned ? 'Let this working close with its screen' : 'Keep this working open on every screen'}
+          onClick={() => dispatch(pinToggled(id))}
+        >
+          {pinned ? <PinOff size={15} aria-hidden="true" /> : <Pin size={15} aria-hidden="true" />}
           {pinned ? 'Unpin' : 'Pin'}
         </button>
-        <button type="button" className="quiet-button" onClick={close}>
+        <button type="button" className="btn btn-ghost" title="Close (Esc)" onClick={close}>
+          <X size={15} aria-hidden="true" />
           Close
         </button>
       </header>
@@ -59,6 +104,22 @@ function Working({ opened }: { opened: OpenedFigure }) {
       )}
     </section>
   );
+}
+
+/** Takes the focus when a figure is opened or another one is gone to within; it can be given back to where it came from. */
+function useFocusWithin(reference: string) {
+  const ref = useRef<HTMLElement>(null);
+  const opener = useRef<Element | null>(null);
+  useEffect(() => {
+    if (!ref.current?.contains(document.activeElement)) opener.current ??= document.activeElement;
+    ref.current?.focus({ preventScroll: true });
+  }, [reference]);
+  const giveBack = () => {
+    const from = opener.current;
+    if (from instanceof HTMLElement && from.isConnected && from !== document.body) from.focus();
+    else document.getElementById('screen')?.focus();
+  };
+  return { ref, giveBack };
 }
 
 interface BodyProps {
@@ -88,7 +149,7 @@ function WorkingBody({ working, levers, open }: BodyProps) {
         <>
           {working.formula.length > 0 && (
             <p className="formula">
-              <span className="formula-words">
+              <span className="block font-sans text-soft">
                 {formulaOf(working, (part) => nameWithin(part, working), working.name)}
               </span>
               {formulaOf(
@@ -98,7 +159,7 @@ function WorkingBody({ working, levers, open }: BodyProps) {
               )}
             </p>
           )}
-          <ol className="parts" aria-label="Made from">
+          <ol className="[&>li]:border-b [&>li]:border-base-300" aria-label="Made from">
             {working.parts.map((part) => (
               <Part
                 key={part.reference}
@@ -110,7 +171,7 @@ function WorkingBody({ working, levers, open }: BodyProps) {
           </ol>
         </>
       )}
-      {levers.length > 1 && working.input === null && <Levers levers={levers} unit={working.unit} />}
+      {levers.length > 1 && working.input === null && <Levers levers={levers} unit={working.unit} open={open} />}
     </>
   );
 }
@@ -118,9 +179,9 @@ function WorkingBody({ working, levers, open }: BodyProps) {
 function InputInPlace({ input }: { input: NonNullable<WorkingView['input']> }) {
   if (!isKind(input.kind)) return null;
   return (
-    <div className="rounded border border-line p-2">
+    <div className="rounded border border-base-300 p-2">
       <RowField kind={input.kind} id={input.id} field={input.field} />
-      <p className="text-sm text-soft">An input of the book. What you type here changes it everywhere.</p>
+      <p className="text-note text-soft">This is an input. A new value here applies everywhere in the book.</p>
     </div>
   );
 }
@@ -129,38 +190,55 @@ function Part({ part, text, open }: { part: PartView; text: string; open: () => 
   const hint = part.operation === 'constant' ? part.note : part.subject;
   return (
     <li>
-      <button type="button" className="part" onClick={open}>
+      <button
+        type="button"
+        className="flex w-full items-baseline gap-3 py-1 text-left hover:bg-base-100"
+        onClick={open}
+      >
         <span className="grow text-left">
           {part.name}
           {hint !== '' && <span className="text-soft">, {hint}</span>}
-          {part.operation === 'input' && <span className="input-mark">input</span>}
+          {part.operation === 'input' && <span className="ml-1.5 border-b border-rule text-note">input</span>}
         </span>
         <span className="figure-print whitespace-nowrap">
           {text}
-          {part.partial && ' + ?'} <span className="text-soft text-sm">{unitWords(part.unit)}</span>
+          {part.partial && ' + ?'} <span className="text-soft text-note">{unitWords(part.unit)}</span>
         </span>
       </button>
     </li>
   );
 }
 
-function Levers({ levers, unit }: { levers: readonly LeverView[]; unit: string }) {
+interface LeversProps {
+  readonly levers: readonly LeverView[];
+  readonly unit: string;
+  readonly open: (reference: string) => void;
+}
+
+/** What moves a figure most: each input with the value to which it is moved, and the change that this makes. */
+function Levers({ levers, unit, open }: LeversProps) {
   const style = useStyle();
+  const say = (amount: string, of: string) => written(amount, digitsOf(amount, of, style), style);
   return (
     <div>
-      <h3 className="text-sm font-semibold">What moves it most</h3>
-      <table className="w-full text-sm">
-        <caption className="text-left text-soft">Change in {unitWords(unit)} when the input rises by 1 %</caption>
+      <h3 className="text-note font-semibold">What moves it most</h3>
+      <table className="w-full text-note">
+        <caption className="text-left text-soft">Change in {unitWords(unit)} when one input changes by 1 %</caption>
         <tbody>
           {levers.map((lever) => (
-            <tr key={`${lever.name}/${lever.subject}`}>
+            <tr key={lever.reference} className="hover:bg-base-100">
               <th scope="row" className="text-left font-normal">
-                {lever.name}
-                {lever.subject !== '' && <span className="text-soft">, {lever.subject}</span>}
+                <button type="button" className="w-full py-0.5 text-left" onClick={() => open(lever.reference)}>
+                  {lever.name}
+                  {lever.subject !== '' && <span className="text-soft">, {lever.subject}</span>}
+                  <span className="block text-soft figure-print">
+                    {say(lever.amount ?? '0', lever.unit)} → {say(lever.movedTo, lever.unit)} {unitWords(lever.unit)}
+                  </span>
+                </button>
               </th>
-              <td className="text-right figure-print">
-                {lever.perPercent.startsWith('-') ? '' : '+'}
-                {written(lever.perPercent, digitsOf(lever.perPercent, unit, style), style)}
+              <td className="text-right align-top figure-print">
+                {lever.effect.startsWith('-') ? '' : '+'}
+                {say(lever.effect, unit)}
               </td>
             </tr>
           ))}

@@ -68,10 +68,10 @@ describe('a change', () => {
       ],
     });
     const names = (id: string) => (id === slip.id ? slip.name : undefined);
-    expect(describeWrites(writes, names)).toEqual([
-      'White slip (supplier price): pack price 31.00 → 33.50',
+    expect(describeWrites(writes, names, 'de-DE')).toEqual([
+      'White slip (supplier price): pack price 31,00 → 33,50',
       'Black slip (material) added',
-      'USD (exchange rate) added',
+      'USD (exchange rate) added: from 01.01.2026, rate 0,9',
     ]);
   });
 

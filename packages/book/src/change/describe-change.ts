@@ -1,9 +1,16 @@
+import { dayText, numberText } from '../country/index.js';
+import type { FieldSpec } from '../fields/index.js';
 import { fieldsOf, type Kind, KINDS, labelOfKind } from '../kinds.js';
 import { changedFields } from './reverse-change.js';
 import { fieldValue, type Write } from './stored-row.js';
 
-const say = (value: unknown) =>
-  value === null || value === '' ? 'nothing' : value === true ? 'yes' : value === false ? 'no' : String(value);
+/** A value of a field in words: numbers and days as the country writes them. */
+function say({ type }: Pick<FieldSpec, 'type'>, value: unknown, locale: string): string {
+  if (value === null || value === undefined || value === '') return 'nothing';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (type === 'decimal' || type === 'integer') return numberText(String(value), locale);
+  return type === 'day' ? dayText(String(value), locale) : String(value);
+}
 
 const textOf = (row: object, field: string) => {
   const value = fieldValue(row, field);
@@ -20,21 +27,40 @@ function subjectOf(kind: Kind, row: object, nameOf: (id: string) => string | und
   return isReference ? (nameOf(told.text) ?? '') : told.text;
 }
 
+/** The numbers and days of a row that has no name of its own: they tell it apart from others of its kind. */
+function told(kind: Kind, row: object | null, locale: string): string {
+  if (row === null || textOf(row, 'name') !== undefined) return '';
+  const said = fieldsOf(kind)
+    .filter(({ type, name }) => (type === 'decimal' || type === 'day') && fieldValue(row, name) !== null)
+    .map((spec) => `${spec.label.toLowerCase()} ${say(spec, fieldValue(row, spec.name), locale)}`);
+  return said.length === 0 ? '' : `: ${said.slice(0, MOST_TOLD).join(', ')}`;
+}
+
+const MOST_TOLD = 3;
+
 /**
  * Says in words what a change did, one sentence a row: "White slip: pack price 31.00 → 33.50".
- * `nameOf` gives the name of the row that a reference points to, and of what a nameless row belongs to.
+ * `nameOf` gives the name of the row that a reference points to, and of what a nameless row belongs to; numbers and days
+ * are written as in the country of `locale`.
  */
-export function describeWrites(writes: readonly Write[], nameOf: (id: string) => string | undefined): string[] {
+export function describeWrites(
+  writes: readonly Write[],
+  nameOf: (id: string) => string | undefined,
+  locale: string,
+): string[] {
   return writes.map((write) => {
     const subject = subjectOf(write.kind, write.after ?? write.before ?? {}, nameOf);
     const what = subject === '' ? labelOfKind(write.kind) : `${subject} (${labelOfKind(write.kind)})`;
-    if (write.before === null) return `${what} added`;
+    if (write.before === null) return `${what} added${told(write.kind, write.after, locale)}`;
     if (write.after === null) return `${what} removed`;
     const { before, after } = write;
-    const value = (raw: unknown) => (typeof raw === 'string' && nameOf(raw)) || say(raw);
     const moves = changedFields(write.kind, before, after).map((field) => {
-      const label = fieldsOf(write.kind).find((spec) => spec.name === field)?.label ?? field;
-      return `${label.toLowerCase()} ${value(fieldValue(before, field))} → ${value(fieldValue(after, field))}`;
+      const spec = fieldsOf(write.kind).find((each) => each.name === field) ?? { label: field, type: 'text' };
+      const value = (row: object) => {
+        const raw = fieldValue(row, field);
+        return (typeof raw === 'string' && nameOf(raw)) || say(spec, raw, locale);
+      };
+      return `${spec.label.toLowerCase()} ${value(before)} → ${value(after)}`;
     });
     return `${what}: ${moves.join(', ')}`;
   });

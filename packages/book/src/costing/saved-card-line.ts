@@ -2,11 +2,15 @@ import { CurrencyCode, DecimalText, Name, Reference, Row, Text, WholeNumber } fr
 
 /** One line of a frozen card: so much of something in one good unit, at a price. Nothing in it moves any more. */
 export class FrozenLine extends Row {
-  @Reference('frozenCard', { label: 'Frozen card', goesWithTarget: true })
+  @Reference('frozenCard', { label: 'Saved cost card', goesWithTarget: true })
   frozenCardId!: string;
 
   @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
   position = 0;
+
+  /** The component in a unit of which the line goes, as the line of that component names it; empty for the product itself. */
+  @Text({ label: 'Inside' })
+  within = '';
 
   /** What the line was of, so that a later card finds it again: "material/0192...", "overhead/production". */
   @Name({ label: 'Of' })

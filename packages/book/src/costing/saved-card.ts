@@ -8,6 +8,6 @@ export class FrozenCard extends Row {
   @Name({ label: 'Name' })
   name!: string;
 
-  @Day({ label: 'Frozen on' })
+  @Day({ label: 'Saved on' })
   frozenOn!: string;
 }

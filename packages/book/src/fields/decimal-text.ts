@@ -21,7 +21,8 @@ export function compareDecimalText(left: string, right: string): number {
   // Without leading zeros, more digits are a larger number; of as many digits the order of the alphabet is that of size.
   const magnitude =
     one.whole.length - other.whole.length || inOrder(one.whole, other.whole) || inOrder(one.fraction, other.fraction);
-  return one.sign * Math.sign(magnitude);
+  // Two that are the same are 0, never the -0 that a negative sign would make of it.
+  return magnitude === 0 ? 0 : one.sign * Math.sign(magnitude);
 }
 
 const DECIMALS = 12;

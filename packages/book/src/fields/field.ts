@@ -29,6 +29,8 @@ export interface FieldSpec {
   readonly choices?: readonly string[];
   /** For a number: between which values it lies. */
   readonly bounds?: Bounds;
+  /** For a number that people write with its unit: the unit in which the field holds it. */
+  readonly measuredIn?: 'kW';
   /** For a reference: the kind of row that it points to, and whether this row goes when that one is removed. */
   readonly target?: string;
   readonly goesWithTarget?: boolean;
@@ -122,8 +124,8 @@ export const Text = (options: FieldOptions) =>
   ]);
 
 /** A decimal string within stated bounds. */
-export function DecimalText(options: FieldOptions & Bounds): PropertyDecorator {
-  const { label, nullable: _nullable, ...bounds } = options;
+export function DecimalText(options: FieldOptions & Bounds & Pick<FieldSpec, 'measuredIn'>): PropertyDecorator {
+  const { label, nullable: _nullable, measuredIn, ...bounds } = options;
   const { from, to, above, below } = bounds;
   const demands: Demand<string>[] = [];
   const demand = (bound: string | undefined, words: string, fits: (order: number) => boolean) => {
@@ -135,7 +137,9 @@ export function DecimalText(options: FieldOptions & Bounds): PropertyDecorator {
   demand(above, 'must be more than', (order) => order > 0);
   demand(below, 'must be less than', (order) => order < 0);
   const message = `${label} must be a plain decimal such as "12.50".`;
-  return field({ type: 'decimal', label, bounds }, options, [check('decimalText', message, isDecimalText, ...demands)]);
+  return field({ type: 'decimal', label, bounds, ...(measuredIn && { measuredIn }) }, options, [
+    check('decimalText', message, isDecimalText, ...demands),
+  ]);
 }
 
 /** A whole number within stated bounds. */

@@ -6,4 +6,6 @@ export { gtinCheckDigit, isGtin } from './gtin.js';
 export { nameKey } from './name-key.js';
 export { isRowId } from './row-id.js';
 export { Row } from './row.js';
+export { TaxedRow } from './taxed-row.js';
+export { unitNamed } from './unit-words.js';
 export { UNITS, UNIT_CODES, unitOfMeasure, unitsThatFit, type Dimension, type UnitOfMeasure } from './units.js';

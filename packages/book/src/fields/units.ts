@@ -4,7 +4,8 @@
  * Sources: NIST SP 811 (2008), appendix B; NIST Handbook 44, appendix C; the international yard and pound of 1959
  * (1 lb = 0.45359237 kg, 1 in = 25.4 mm); 1 US gallon = 231 cubic inches; 1 imperial gallon = 4.54609 l
  * (UK Weights and Measures Act 1985); 1 troy ounce = 480 grains, 1 pound = 7,000 grains (NIST Handbook 44); 1 board foot =
- * 144 cubic inches (NIST Handbook 44). Each size is an exact decimal.
+ * 144 cubic inches (NIST Handbook 44); metric kitchen measures of 5, 15 and 250 ml and the Australian tablespoon of 20 ml
+ * (common practice). Each size is an exact decimal.
  */
 export type Dimension = 'mass' | 'volume' | 'length' | 'area' | 'count' | 'time' | 'energy';
 
@@ -38,11 +39,16 @@ export const UNITS: readonly UnitOfMeasure[] = [
   unit('cl', 'centilitres', 'volume', '10'),
   unit('dl', 'decilitres', 'volume', '100'),
   unit('l', 'litres', 'volume', '1000'),
+  unit('hl', 'hectolitres', 'volume', '100000'),
   unit('m³', 'cubic metres', 'volume', '1000000'),
   unit('in³', 'cubic inches', 'volume', '16.387064'),
   unit('ft³', 'cubic feet', 'volume', '28316.846592'),
   unit('yd³', 'cubic yards', 'volume', '764554.857984'),
   unit('board ft', 'board feet', 'volume', '2359.737216'),
+  unit('metric tsp', 'metric teaspoons', 'volume', '5'),
+  unit('metric tbsp', 'metric tablespoons', 'volume', '15'),
+  unit('metric cup', 'metric cups', 'volume', '250'),
+  unit('AU tbsp', 'Australian tablespoons', 'volume', '20'),
   unit('US fl oz', 'US fluid ounces', 'volume', '29.5735295625'),
   unit('US tsp', 'US teaspoons', 'volume', '4.92892159375'),
   unit('US tbsp', 'US tablespoons', 'volume', '14.78676478125'),

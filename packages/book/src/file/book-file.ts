@@ -12,7 +12,7 @@ import { problem, type Problem } from '../problem/index.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 3;
+export const BOOK_FILE_VERSION = 5;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -27,6 +27,10 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   1: (file) => ({ ...file, version: 2 }),
   // Format 3 compares names by `nameKey`: two names that it takes for one stay as they are, and are a loose end.
   2: (file) => ({ ...file, version: 3 }),
+  // Format 4 keeps with a saved card what went into its components: cards of before have only their own lines.
+  3: (file) => ({ ...file, version: 4 }),
+  // Format 5 knows shipments: a book of before has none.
+  4: (file) => ({ ...file, version: 5 }),
 };
 
 /** Writes the rows of a book as a book file. */

@@ -1,4 +1,4 @@
-import { Choice, Day, DecimalText, Name, Row, WholeNumber } from '../fields/index.js';
+import { Choice, Day, DecimalText, Name, TaxedRow, WholeNumber } from '../fields/index.js';
 
 export const RHYTHMS = ['day', 'week', 'month', 'quarter', 'year', 'one-off'] as const;
 export type Rhythm = (typeof RHYTHMS)[number];
@@ -7,7 +7,7 @@ export const RUNNING_COST_POOLS = ['production', 'non-production'] as const;
 export type RunningCostPool = (typeof RUNNING_COST_POOLS)[number];
 
 /** A cost that comes whether or not anything is made: rent, insurance, a subscription, a repair. */
-export class RunningCost extends Row {
+export class RunningCost extends TaxedRow {
   @Name({ label: 'Name' })
   name!: string;
 
@@ -17,11 +17,11 @@ export class RunningCost extends Row {
   @DecimalText({ label: 'Amount', from: '0', to: '1000000000', nullable: true })
   amount: string | null = null;
 
-  @Choice(RHYTHMS, { label: 'Comes every' })
+  @Choice(RHYTHMS, { label: 'Frequency' })
   rhythm: Rhythm = 'month';
 
   /** Production cost keeps the making going; the rest (selling, office) enters full cost only. */
-  @Choice(RUNNING_COST_POOLS, { label: 'Belongs to' })
+  @Choice(RUNNING_COST_POOLS, { label: 'Used for' })
   pool: RunningCostPool = 'production';
 
   /** For a one-off: the months over which it is spread. */

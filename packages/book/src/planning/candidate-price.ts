@@ -12,6 +12,6 @@ export class CandidatePrice extends Row {
   position = 0;
 
   /** As the customer sees it in this channel: with the tax in it where the price of the product has it. */
-  @DecimalText({ label: 'Candidate price', from: '0', to: '1000000000', nullable: true })
+  @DecimalText({ label: 'Price to compare', from: '0', to: '1000000000', nullable: true })
   price: string | null = null;
 }

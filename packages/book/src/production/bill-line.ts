@@ -36,9 +36,9 @@ export class BillLine extends Row {
   basis: BillLineBasis = 'started unit';
 
   /** What is wasted on the way in: less than 100 % where it is a share of the input. */
-  @DecimalText({ label: 'Loss', from: '0', to: '1000' })
+  @DecimalText({ label: 'Waste %', from: '0', to: '1000' })
   lossPercent = '0';
 
-  @Choice(LOSS_BASES, { label: 'Loss is' })
+  @Choice(LOSS_BASES, { label: 'Waste basis' })
   lossBasis: LossBasis = 'of the input';
 }

@@ -11,11 +11,11 @@ export class EquipmentRun extends Row {
   @Reference('equipment', { label: 'Equipment', goesWithTarget: false, nullable: true })
   equipmentId: string | null = null;
 
-  @DecimalText({ label: 'Hours per run', above: '0', to: '100000', nullable: true })
+  @DecimalText({ label: 'Hours per load', above: '0', to: '100000', nullable: true })
   hoursPerRun: string | null = null;
 
   /** Places in one run, in whatever the space is counted by: shelf places, trays, litres. */
-  @DecimalText({ label: 'Space in all', above: '0', to: '1000000000', nullable: true })
+  @DecimalText({ label: 'Total space', above: '0', to: '1000000000', nullable: true })
   space: string | null = null;
 
   /** The share of the space that is filled in a usual run. */

@@ -19,10 +19,10 @@ export class EquipmentUse extends Row {
   @Reference('equipment', { label: 'Equipment', goesWithTarget: false, nullable: true })
   equipmentId: string | null = null;
 
-  @Reference('equipmentRun', { label: 'Shared run', goesWithTarget: false, nullable: true })
+  @Reference('equipmentRun', { label: 'Shared load', goesWithTarget: false, nullable: true })
   runId: string | null = null;
 
-  @Choice(EQUIPMENT_USE_BASES, { label: 'Stated as' })
+  @Choice(EQUIPMENT_USE_BASES, { label: 'Basis' })
   basis: EquipmentUseBasis = 'minutes per batch';
 
   /** Minutes per batch, per started unit or per good unit, or the space that one started unit takes, as the basis says. */

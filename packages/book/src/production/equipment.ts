@@ -8,18 +8,18 @@ export class Equipment extends Row {
   @Name({ label: 'Name' })
   name!: string;
 
-  @DecimalText({ label: 'Power, kW', from: '0', to: '100000', nullable: true })
+  @DecimalText({ label: 'Power, kW', from: '0', to: '100000', nullable: true, measuredIn: 'kW' })
   powerKilowatts: string | null = null;
 
   /** The share of its power that it draws on average while it runs. */
   @DecimalText({ label: 'Load, %', above: '0', to: '100' })
   loadPercent = '100';
 
-  @DecimalText({ label: 'Price when bought', from: '0', to: '1000000000', nullable: true })
+  @DecimalText({ label: 'Purchase price', from: '0', to: '1000000000', nullable: true })
   purchasePrice: string | null = null;
 
   /** What it is still worth at the end of its life. */
-  @DecimalText({ label: 'Worth at the end', from: '0', to: '1000000000' })
+  @DecimalText({ label: 'Resale value', from: '0', to: '1000000000' })
   residualValue = '0';
 
   @DecimalText({ label: 'Life in hours', above: '0', to: '10000000', nullable: true })

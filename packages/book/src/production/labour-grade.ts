@@ -13,7 +13,7 @@ export class LabourGrade extends Row {
   onCostPercent = '0';
 
   /** Share of the paid time in which something is made. */
-  @DecimalText({ label: 'Productive share', above: '0', to: '100' })
+  @DecimalText({ label: 'Productive time %', above: '0', to: '100' })
   productivePercent = '100';
 
   @Flag({ label: "Owner's own time" })

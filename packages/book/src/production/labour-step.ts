@@ -22,7 +22,7 @@ export class LabourStep extends Row {
   @Reference('labourGrade', { label: 'Labour grade', goesWithTarget: false, nullable: true })
   gradeId: string | null = null;
 
-  @Choice(LABOUR_TIME_BASES, { label: 'Stated as' })
+  @Choice(LABOUR_TIME_BASES, { label: 'Time basis' })
   timeBasis: LabourTimeBasis = 'minutes per unit';
 
   /** Minutes per batch, per started unit or per good unit, or started units per hour, as the basis says. */

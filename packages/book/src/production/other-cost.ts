@@ -11,7 +11,7 @@ export class OtherCost extends Row {
   @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
   position = 0;
 
-  @Name({ label: 'What for' })
+  @Name({ label: 'Cost' })
   name!: string;
 
   @DecimalText({ label: 'Amount', from: '0', to: '1000000000', nullable: true })

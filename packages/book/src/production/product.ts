@@ -31,7 +31,7 @@ export class Product extends FindableRow {
   yieldPercent = '100';
 
   /** Worked out from its bill and its steps, or typed as totals by element until somebody details it. */
-  @Choice(COSTINGS, { label: 'Costed by' })
+  @Choice(COSTINGS, { label: 'Costing' })
   costing: Costing = 'bill and steps';
 
   /** Global Trade Item Number with its check digit. */

@@ -8,7 +8,7 @@ export class RecoveredScrap extends Row {
   @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
   position = 0;
 
-  @Name({ label: 'What is won back' })
+  @Name({ label: 'By-product or scrap' })
   name!: string;
 
   @DecimalText({ label: 'Quantity per batch', from: '0', to: '1000000000', nullable: true })
@@ -18,6 +18,6 @@ export class RecoveredScrap extends Row {
   unit = 'kg';
 
   /** What one of these units is worth. */
-  @DecimalText({ label: 'Worth per unit', from: '0', to: '1000000000', nullable: true })
+  @DecimalText({ label: 'Value per unit', from: '0', to: '1000000000', nullable: true })
   worth: string | null = null;
 }

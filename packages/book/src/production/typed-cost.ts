@@ -15,6 +15,6 @@ export class TypedCost extends Row {
   amount: string | null = null;
 
   /** For labour: the productive hours in one unit, by which the running costs are shared out. */
-  @DecimalText({ label: 'Hours per unit', from: '0', to: '100000', nullable: true })
+  @DecimalText({ label: 'Labour hours per unit', from: '0', to: '100000', nullable: true })
   hours: string | null = null;
 }

@@ -11,16 +11,16 @@ export class ItemConversion extends Row {
   @Reference('product', { label: 'Product', goesWithTarget: true, nullable: true })
   productId: string | null = null;
 
-  @DecimalText({ label: 'So many', above: '0', to: '1000000000' })
+  @DecimalText({ label: 'Quantity', above: '0', to: '1000000000' })
   quantity = '1';
 
-  @UnitCode({ label: 'Of this unit' })
+  @UnitCode({ label: 'Unit' })
   unit!: string;
 
   /** As many of the other unit as the quantity is. */
-  @DecimalText({ label: 'Are so many', above: '0', to: '1000000000', nullable: true })
+  @DecimalText({ label: 'Equals', above: '0', to: '1000000000', nullable: true })
   equalQuantity: string | null = null;
 
-  @UnitCode({ label: 'Of that unit' })
+  @UnitCode({ label: 'Equal unit' })
   equalUnit!: string;
 }

@@ -20,11 +20,11 @@ export class Material extends FindableRow {
   baseUnit = 'kg';
 
   /** By which listed price it is planned; where empty, as the book says. */
-  @Choice(PLANNING_BASES, { label: 'Planned at the', nullable: true })
+  @Choice(PLANNING_BASES, { label: 'Planning basis', nullable: true })
   planningBasis: PlanningBasis | null = null;
 
   /** The months back from the day that count for the highest and the average; where empty, as the book says. */
-  @WholeNumber({ label: 'Of the last months', from: 1, to: 120, nullable: true })
+  @WholeNumber({ label: 'Months looked at', from: 1, to: 120, nullable: true })
   planningMonths: number | null = null;
 
   /** What is put on top of the price, as a percentage of it; where empty, as the book says. */
@@ -39,8 +39,12 @@ export class Material extends FindableRow {
   @DecimalText({ label: 'Landed add-on', from: '0', to: '1000000', nullable: true })
   landedAddOn: string | null = null;
 
-  @Choice(LANDED_ADD_ON_BASES, { label: 'Add-on is' })
+  @Choice(LANDED_ADD_ON_BASES, { label: 'Add-on basis' })
   landedAddOnBasis: LandedAddOnBasis = 'percent';
+
+  /** The set of charge rules that its lines in shipments are given. */
+  @Text({ label: 'Set of charge rules' })
+  ruleSet = '';
 
   @Text({ label: 'Note' })
   note = '';

@@ -1,7 +1,7 @@
-import { CurrencyCode, Day, DecimalText, Reference, Row, Text, UnitCode } from '../fields/index.js';
+import { CurrencyCode, Day, DecimalText, Reference, TaxedRow, Text, UnitCode } from '../fields/index.js';
 
 /** What a supplier asks for a pack of a material, from a day on. */
-export class SupplierPrice extends Row {
+export class SupplierPrice extends TaxedRow {
   @Reference('material', { label: 'Material', goesWithTarget: true })
   materialId!: string;
 

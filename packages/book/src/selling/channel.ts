@@ -12,7 +12,7 @@ export class Channel extends Row {
   feePercent = '0';
 
   /** What the percentage is taken of: the price before tax, or all that the customer pays. */
-  @Choice(FEE_BASES, { label: 'Taken of' })
+  @Choice(FEE_BASES, { label: 'Charged on' })
   feeBasis: FeeBasis = 'price paid';
 
   @DecimalText({ label: 'Fixed fee per order', from: '0', to: '1000000' })

@@ -29,7 +29,7 @@ export class PricePoint extends Row {
   @DecimalText({ label: 'Price', from: '0', to: '1000000000', nullable: true })
   price: string | null = null;
 
-  @Flag({ label: 'Sales tax is inside' })
+  @Flag({ label: 'Price includes sales tax' })
   taxInside = true;
 
   /** The tax rate of this product; where empty, the book's. */

@@ -1,1 +1,2 @@
+export { readDay, type DayOrder } from './read-day.js';
 export { addMonths, requireDay } from './add-months.js';

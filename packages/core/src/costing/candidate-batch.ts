@@ -62,9 +62,9 @@ export const candidateBatch: Calculation<CandidateBatch> = {
   name: 'candidateBatch',
   meanings: {
     size: 'Units started in a batch of this size.',
-    variableCost: 'What one good unit would cost by itself in batches of this size (variable cost).',
+    variableCost: 'What one good unit would cost before overhead in batches of this size (variable cost).',
     fullCost: 'What one good unit would cost with its share of the running costs in batches of this size.',
-    setUpPerUnit: 'What a batch costs whatever its size, for each good unit.',
+    setUpPerUnit: 'What a batch costs whatever its size, spread over its good units.',
   },
   work(sheet, id) {
     const row = sheet.row('candidateBatch', id);
@@ -88,12 +88,7 @@ export const candidateBatch: Calculation<CandidateBatch> = {
       parts.hoursPerUnit,
       quotient(named('Batch hours per unit'), parts.hoursPerBatch, good),
     ]);
-    const share = shareOfRunningCosts(
-      sheet,
-      named('Share of running costs'),
-      sheet.read(overhead, WHOLE_BOOK).rate,
-      hours,
-    );
+    const share = shareOfRunningCosts(sheet, named('Overhead'), sheet.read(overhead, WHOLE_BOOK).rate, hours);
     return { size, variableCost, fullCost: sum(named('Full cost'), share.unit, [variableCost, share]), setUpPerUnit };
   },
 };

@@ -9,9 +9,9 @@ export const cardSubtotals: Calculation<
   name: 'cardSubtotals',
   meanings: {
     directMaterialsPerBatch: 'Materials, landed add-on and packaging of one batch together.',
-    primeCostPerBatch: 'Materials, labour and other costs that go straight into one batch.',
-    variableCostPerBatch: 'What one batch costs by itself, before any share of the running costs.',
-    withoutLabour: 'What one good unit costs by itself with all labour left out.',
+    primeCostPerBatch: 'Direct materials, labour and other direct costs of one batch.',
+    variableCostPerBatch: 'What one batch costs before overhead.',
+    withoutLabour: 'What one good unit costs before overhead and without labour.',
   },
   work(sheet, productId) {
     const cost = sheet.read(productCost, productId);

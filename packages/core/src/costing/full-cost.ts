@@ -13,13 +13,13 @@ export interface FullCost {
 export const fullCost: Calculation<FullCost> = {
   name: 'fullCost',
   meanings: {
-    overhead: 'The share of the running costs that one unit carries (absorbed overhead).',
+    overhead: 'The share of the running costs in one unit (absorbed overhead).',
     fullCost: 'What one good unit costs with its share of the running costs (full cost).',
   },
   work(sheet, productId) {
     const { variableCost } = sheet.read(productCost, productId);
     const { subject } = variableCost;
-    const called = { name: 'Share of running costs', subject };
+    const called = { name: 'Overhead', subject };
     const { rate } = sheet.read(overhead, WHOLE_BOOK);
     const share = shareOfRunningCosts(sheet, called, rate, sheet.read(labourHours, productId).perUnit);
     return {
@@ -33,7 +33,7 @@ export const fullCost: Calculation<FullCost> = {
 export const overheadPerMonth: Calculation<{ carried: Figure }> = {
   name: 'overheadPerMonth',
   meanings: {
-    carried: 'The share of the running costs that the planned units of this product carry in a month.',
+    carried: 'The share of the running costs that the planned units of this product absorb in a month.',
   },
   work(sheet, productId) {
     const share = sheet.read(fullCost, productId).overhead;

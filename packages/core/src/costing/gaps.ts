@@ -3,10 +3,10 @@ import { defineGaps, gapMaker } from '../figure/index.js';
 /** What figures of this room still lack, and the results that it states in words. */
 export const COSTING_GAPS = defineGaps({
   asking: {
-    'frozen-in-other-currency': '{subject} was frozen in {currency}, and the book counts in another currency now',
+    'frozen-in-other-currency': '{subject} was saved in {currency}, and the book now uses another currency',
     'other-output-unit':
-      '{subject} is costed by the {unit} and {other} by the {otherUnit}, so that they cannot stand beside each other',
-    'no-batch-size': 'no batch size typed yet',
+      '{subject} is counted by the {unit} and {other} by the {otherUnit}, so they cannot be compared',
+    'no-batch-size': 'no batch size yet',
   },
   stated: {},
 });

@@ -14,9 +14,9 @@ export { countedIn, type CardComparison, type ComparedLine } from './compared-ca
 export { fullCost, overheadPerMonth, type FullCost } from './full-cost.js';
 export { lossCost } from './loss-cost.js';
 export { overheadOnCard } from './overhead-on-card.js';
-export { unitItems, type UnitItem } from './unit-items.js';
+export { itemsInside, unitItems, type UnitItem } from './unit-items.js';
 export { productComparison } from './product-comparison.js';
-export { frozenComparison } from './saved-card-comparison.js';
+export { componentOf, frozenComparison, savedLines } from './saved-card-comparison.js';
 
 /** The calculations of this room whose figures can be asked for by key. */
 export const COSTING_CALCULATIONS: readonly Calculation<unknown>[] = [

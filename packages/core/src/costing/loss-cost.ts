@@ -20,9 +20,9 @@ export interface LossCost {
 export const lossCost: Calculation<LossCost> = {
   name: 'lossCost',
   meanings: {
-    lineLoss: 'What is wasted of the materials and components on the way in costs each good unit.',
-    yieldLoss: 'What the units that do not come out good cost each good one.',
-    total: 'What all losses together cost each good unit.',
+    lineLoss: 'What wasted materials and components add to the cost of each good unit.',
+    yieldLoss: 'What units that do not come out good add to the cost of each good unit.',
+    total: 'What all losses together add to the cost of each good unit.',
   },
   work(sheet, productId) {
     const row = sheet.row('product', productId);

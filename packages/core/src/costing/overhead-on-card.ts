@@ -18,14 +18,13 @@ export type OverheadOnCard = Readonly<
 export const overheadOnCard: Calculation<OverheadOnCard> = {
   name: 'overheadOnCard',
   meanings: {
-    productionOverhead:
-      'The share of the running costs of production that one unit carries (fixed production overhead).',
-    productionCost: 'What it costs to produce one good unit, running costs of production included (production cost).',
-    nonProductionOverhead: 'The share of the other running costs that one unit carries (non-production overhead).',
-    productionOverheadPerBatch: 'The share of the running costs of production that one batch carries.',
-    productionCostPerBatch: 'What it costs to produce one batch, running costs of production included.',
-    nonProductionOverheadPerBatch: 'The share of the other running costs that one batch carries.',
-    withoutOwnersTime: "What one good unit costs with the owner's own time left out.",
+    productionOverhead: 'The share of the production running costs in one unit (fixed production overhead).',
+    productionCost: 'What one good unit costs to produce, including production running costs (production cost).',
+    nonProductionOverhead: 'The share of the other running costs in one unit (non-production overhead).',
+    productionOverheadPerBatch: 'The share of the production running costs in one batch.',
+    productionCostPerBatch: 'What one batch costs to produce, including production running costs.',
+    nonProductionOverheadPerBatch: 'The share of the other running costs in one batch.',
+    withoutOwnersTime: "What one good unit costs without the owner's own time.",
     fullCostPerBatch: 'What one batch costs with its share of the running costs.',
   },
   work(sheet, productId) {

@@ -14,9 +14,9 @@ export const productComparison: Calculation<CardComparison> = {
   meanings: {
     before: 'What one unit of the other product costs.',
     now: 'What one unit of this product costs.',
-    quantityEffects: 'What it makes of the difference that more or less of things goes in.',
-    priceEffects: 'What it makes of the difference that prices and rates are others.',
-    difference: 'What one unit of this product costs more than one of the other, or less.',
+    quantityEffects: 'The part of the difference that comes from quantities.',
+    priceEffects: 'The part of the difference that comes from prices and rates.',
+    difference: 'How much more, or less, one unit of this product costs than one of the other.',
   },
   work(sheet, id) {
     const [productId = '', otherId = ''] = id.split('@');

@@ -4,31 +4,43 @@ import { NUMBER, type Unit, unit } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { type CardComparison, comparedCards } from './compared-cards.js';
 import { costingGap } from './gaps.js';
-import { type UnitItem, unitItems } from './unit-items.js';
+import { itemsInside, type UnitItem, unitItems } from './unit-items.js';
 
-/** A frozen cost card against the card of today, line by line. */
+/**
+ * A saved cost card against the card of today, line by line. The id is that of the card, or "card@component" for what went
+ * into one unit of a component, under the name that the line of the component has.
+ */
 export const frozenComparison: Calculation<CardComparison> = {
   name: 'frozenCard',
   meanings: {
-    before: 'What one unit cost when the card was frozen.',
+    before: 'What one unit cost when the card was saved.',
     now: 'What one unit costs now.',
-    quantityEffects: 'What it makes of the difference that more or less of things goes in.',
-    priceEffects: 'What it makes of the difference that prices and rates are others.',
-    difference: 'What one unit costs more now, or less.',
+    quantityEffects: 'The part of the difference that comes from quantities.',
+    priceEffects: 'The part of the difference that comes from prices and rates.',
+    difference: 'How much more, or less, one unit costs now.',
   },
-  work(sheet, cardId) {
+  work(sheet, id) {
+    const [cardId = '', within = ''] = id.split('@');
     const card = sheet.row('frozenCard', cardId);
-    const product = card && sheet.row('product', card.productId);
+    const productId = within === '' ? (card?.productId ?? '') : componentOf(within);
+    const product = sheet.row('product', productId);
     const output = unit(product?.outputUnit ?? 'each');
-    const then = card === undefined ? [] : sheet.rowsOf('frozenLine', 'frozenCardId', cardId);
+    const then = savedLines(sheet, cardId, within);
     return comparedCards(
       { before: 'Full cost then', now: 'Full cost now', subject: product?.name ?? 'this product' },
       money(sheet).per(output),
       then.map((row) => frozenItem(sheet, row, output)),
-      card === undefined ? [] : unitItems(sheet, card.productId),
+      card === undefined ? [] : within === '' ? unitItems(sheet, productId) : itemsInside(sheet, productId),
     );
   },
 };
+
+/** The lines of a saved card: those of the product itself, or those inside a component. */
+export const savedLines = (sheet: Sheet, cardId: string, within: string): RowOf<'frozenLine'>[] =>
+  sheet.rowsOf('frozenLine', 'frozenCardId', cardId).filter((line) => line.within === within);
+
+/** The product that a line of a component is of. */
+export const componentOf = (source: string): string => (source.startsWith('product.') ? source.slice(8) : '');
 
 function frozenItem(sheet: Sheet, row: RowOf<'frozenLine'>, output: Unit): UnitItem {
   const { source, element, label } = row;

@@ -40,6 +40,10 @@ export function unitItems(sheet: Sheet, productId: string): UnitItem[] {
   return [...counted(items), ...overheadItems(sheet, productId)];
 }
 
+/** What one good unit of a component is made of, at its variable cost: what another product pays for it. */
+export const itemsInside = (sheet: Sheet, componentId: string): UnitItem[] =>
+  unitItems(sheet, componentId).filter(({ element }) => element !== 'overhead');
+
 /** Those that are counted first, and then what stands on a card once. */
 const counted = (items: readonly UnitItem[]) => [
   ...items.filter(({ quantity }) => quantity !== ONCE),

@@ -16,6 +16,9 @@ export type Operation =
   | 'share of'
   | 'round'
   | 'largest'
+  | 'smallest'
+  | 'apportioned share'
+  | 'band'
   | 'choice'
   | 'overridden';
 

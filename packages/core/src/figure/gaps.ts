@@ -3,7 +3,7 @@ import { defineGaps, gapMaker } from './gap.js';
 /** What figures of this room still lack, and the results that it states in words. */
 export const FIGURE_GAPS = defineGaps({
   asking: {
-    'row-missing': 'something that {subject} is made of is missing',
+    'row-missing': 'something that {subject} needs is missing',
     'divided-by-nothing': '{name} cannot be worked out while {divisor} is zero',
   },
   stated: {},

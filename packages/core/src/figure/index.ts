@@ -12,6 +12,8 @@ export {
 export { FIGURE_GAPS, figureGap } from './gaps.js';
 export { constant, emptyInput, input, missing, ofMissingRow, overridden } from './leaves.js';
 export {
+  apportionedShares,
+  band,
   choice,
   difference,
   largest,
@@ -21,8 +23,10 @@ export {
   rounded,
   shaped,
   shareOf,
+  smallest,
   sum,
   wholeOf,
+  type Bearer,
   type Called,
 } from './operations.js';
 export { formulaOf, type FormulaToken } from './operation-table.js';

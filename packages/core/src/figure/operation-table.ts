@@ -24,8 +24,8 @@ const NO_FORMULA = () => [];
 const LEAF: OperationRow = { slopes: NO_SLOPES, formula: NO_FORMULA };
 
 /**
- * One row for each operation, complete by type. Rounding counts as a slope of 1; a choice, a largest and an override
- * count by the branch that was taken.
+ * One row for each operation, complete by type. Rounding counts as a slope of 1; a choice, a largest, a smallest and
+ * an override count by the branch that was taken.
  */
 const OPERATIONS: Readonly<Record<Operation, OperationRow>> = {
   input: LEAF,
@@ -54,15 +54,24 @@ const OPERATIONS: Readonly<Record<Operation, OperationRow>> = {
   'share of': { slopes: hundredfold, formula: () => [0, ' ÷ ', 1, ', in %'] },
   round: { slopes: () => [ONE], formula: () => [0] },
   choice: { slopes: () => [ONE], formula: () => [0] },
-  largest: {
-    slopes: ({ parts, amount }) => {
-      const chosen = parts.findIndex((part) => part.amount !== null && compared(part.amount, amount ?? ZERO) === 0);
-      return parts.map((_part, place) => (place === chosen ? ONE : ZERO));
+  largest: outermost('largest'),
+  smallest: outermost('smallest'),
+  'apportioned share': {
+    slopes: (_figure, [total = ZERO, own = ZERO, basis = ONE]) => [
+      own.div(basis),
+      total.div(basis),
+      total.mul(own).neg().div(basis.mul(basis)),
+    ],
+    formula: () => [0, ' × ', 1, ' ÷ ', 2],
+  },
+  band: {
+    slopes: ({ parts }, [whole = ZERO, from = ZERO, to]) => {
+      if (compared(whole, from) <= 0) return parts.map(() => ZERO);
+      const isFull = to !== undefined && compared(whole, to) > 0;
+      return isFull ? [ZERO, ONE.neg(), ONE] : [ONE, ONE.neg(), ZERO].slice(0, parts.length);
     },
-    formula: (figure) =>
-      figure.parts.length > MOST_WRITTEN
-        ? [`the largest of the ${figure.parts.length} below`]
-        : ['the largest of ', ...joined(figure, ', ')],
+    formula: ({ parts }) =>
+      parts.length === 3 ? ['the part of ', 0, ' between ', 1, ' and ', 2] : ['the part of ', 0, ' above ', 1],
   },
   overridden: {
     slopes: ({ parts }, [baseline = ZERO, by = ONE]) => {
@@ -77,6 +86,20 @@ const OPERATIONS: Readonly<Record<Operation, OperationRow>> = {
     },
   },
 };
+
+/** The largest or smallest of the parts. */
+function outermost(which: 'largest' | 'smallest'): OperationRow {
+  return {
+    slopes: ({ parts, amount }) => {
+      const chosen = parts.findIndex((part) => part.amount !== null && compared(part.amount, amount ?? ZERO) === 0);
+      return parts.map((_part, place) => (place === chosen ? ONE : ZERO));
+    },
+    formula: (figure) =>
+      figure.parts.length > MOST_WRITTEN
+        ? [`the ${which} of the ${figure.parts.length} below`]
+        : [`the ${which} of `, ...joined(figure, ', ')],
+  };
+}
 
 /** Of part x 100 / whole: 100 / whole, and -part x 100 / whole². */
 function hundredfold(_figure: Figure, [part = ZERO, whole = ONE]: readonly Decimal[]): Decimal[] {

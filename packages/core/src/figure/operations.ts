@@ -1,4 +1,5 @@
 import {
+  apportion,
   compared,
   CoreError,
   Decimal,
@@ -165,13 +166,68 @@ export function choice(called: Called, chosen: Figure, because: string): Figure 
 
 /** The largest of several whole figures of one unit, and which ones they are; ties go to the first. */
 export function largest(called: Called, candidates: readonly Figure[], note: string): Figure {
+  return outermost('largest', called, candidates, note);
+}
+
+/** The smallest of several whole figures of one unit, and which ones they are; ties go to the first. */
+export function smallest(called: Called, candidates: readonly Figure[], note: string): Figure {
+  return outermost('smallest', called, candidates, note);
+}
+
+function outermost(which: 'largest' | 'smallest', called: Called, candidates: readonly Figure[], note: string): Figure {
   const [first, ...others] = candidates;
-  if (first === undefined) throw new CoreError('unknown-figure', 'The largest of no figures was asked for.');
+  if (first === undefined) throw new CoreError('unknown-figure', `The ${which} of no figures was asked for.`);
   for (const other of others) requireUnit(called, first.unit, other);
   const amounts = candidates.map((each) => each.amount).filter((amount) => amount !== null);
-  const most = amounts.reduce<DecimalValue | null>(
-    (so, each) => (so === null || compared(each, so) > 0 ? each : so),
+  const further = which === 'largest' ? 1 : -1;
+  const chosen = amounts.reduce<DecimalValue | null>(
+    (so, each) => (so === null || Math.sign(compared(each, so)) === further ? each : so),
     null,
   );
-  return node('largest', called, first.unit, most, candidates, note);
+  return node(which, called, first.unit, chosen, candidates, note);
+}
+
+/**
+ * The part of a figure that lies in a band: above its lower limit, up to and with its upper one, null where it has none.
+ * Of 1,200 the band from 500 to 1,000 holds 500. There is none of something partial.
+ */
+export function band(called: Called, whole: Figure, from: Figure, to: Figure | null): Figure {
+  const parts = to === null ? [whole, from] : [whole, from, to];
+  for (const part of parts) requireUnit(called, whole.unit, part);
+  if (!parts.every(isWhole)) return node('band', called, whole.unit, null, parts);
+  const reached = whole.amount as DecimalValue;
+  const lower = from.amount as DecimalValue;
+  const upper = to?.amount ?? reached;
+  const top = compared(reached, upper) > 0 ? upper : reached;
+  return node('band', called, whole.unit, compared(top, lower) > 0 ? subtracted(top, lower) : ZERO, parts);
+}
+
+/** What bears a share of an amount: its share of the basis, and what the share is called. */
+export interface Bearer {
+  readonly called: Called;
+  readonly basis: Figure;
+}
+
+/**
+ * Shares an amount over what bears it, in whole steps (minor units) that sum exactly to the amount, by the largest
+ * remainder: `apportion`. The amount is a multiple of the step. Each share is made of the amount, its own basis and the
+ * sum of all. Where any basis is missing there are no shares at all: what is left out would be borne by the others.
+ * `whenNotPositive` says what they are where the basis does not sum to more than zero.
+ */
+export function apportionedShares(
+  total: Figure,
+  bearers: readonly Bearer[],
+  basis: Figure,
+  step: DecimalValue,
+  whenNotPositive: Gap,
+): Figure[] {
+  const known = bearers.map((bearer) => bearer.basis.amount).filter(isKnown);
+  const isBasisKnown = isWhole(basis) && known.length === bearers.length;
+  const isBasisPositive = isBasisKnown && isPositive(basis.amount);
+  const shares = isBasisPositive && isWhole(total) ? apportion(total.amount, known, step) : [];
+  return bearers.map(({ called, basis: own }, place) => {
+    const parts = [total, own, basis];
+    if (isBasisKnown && !isBasisPositive) return undivided(called, total.unit, whenNotPositive, parts);
+    return node('apportioned share', called, total.unit, shares[place] ?? null, parts);
+  });
 }

@@ -3,7 +3,7 @@ import { guessColumns, listNoteSentence, readPriceList } from '../purchasing/ind
 import { LONG_TEXTS } from '../testing/long-texts.js';
 import { rowsOf } from '../testing/evaluated.js';
 import { readAdjustment, readNumber } from './index.js';
-import { readDay } from '../purchasing/price-list/read-day.js';
+import { readDay } from '../calendar/read-day.js';
 
 const shop = rowsOf((book) => void book.add('settings', { name: 'Shop' }));
 

@@ -1,4 +1,4 @@
-import { unitOfMeasure } from '@nuvar/book';
+import { unitNamed } from '@nuvar/book';
 import { Decimal, type Decimal as DecimalValue } from './decimal.js';
 import { isShortText } from './typed-text.js';
 
@@ -17,12 +17,12 @@ export type DecimalSign = '.' | ',';
  * "€ 12".
  * A single sign before one or two, or more than three, digits is the decimal sign whatever the country; before exactly
  * three digits the country decides. A plain number keeps the digits that were typed ("9.50"); quotients keep 12 after the
- * point. Returns null where it is not a number; more than 200 letters are none.
+ * point. Returns null where it is not a number; more than 200 letters are none. Kitchen and liquid measures are those of the country `region` ("US").
  *
  * @example readNumber('3/4', '.') → {"value":"0.75","unit":null,"percent":false}
  * @example readNumber('2 h 30', ',') → {"value":"150","unit":"min","percent":false}
  */
-export function readNumber(text: string, decimalSign: DecimalSign): ReadNumber | null {
+export function readNumber(text: string, decimalSign: DecimalSign, region = ''): ReadNumber | null {
   if (!isShortText(text)) return null;
   const tidy = text
     .replace(/[\u00a0\u202f\u2009]/g, ' ')
@@ -30,68 +30,21 @@ export function readNumber(text: string, decimalSign: DecimalSign): ReadNumber |
     .trim();
   const time = readTime(tidy, decimalSign);
   if (time !== null) return time;
-  const match = /^\p{Sc}?\s*(-?[\d.,' ]*\d(?:\s*[/x*×]\s*[\d.,' ]*\d)?)\s*(%|\p{Sc}|[\p{L}][\p{L}²³. ]*)?$/u.exec(tidy);
+  const match = /^\p{Sc}?\s*(-?[\d.,' ]*\d(?:\s*[/x*×]\s*[\d.,' ]*\d)?)\s*(%|\p{Sc}|[\p{L}][\p{L}\d²³. ]*)?$/u.exec(
+    tidy,
+  );
   if (!match) return null;
   const value = readExpression(match[1] ?? '', decimalSign);
-  const unit = readSuffix((match[2] ?? '').trim());
+  const unit = readSuffix((match[2] ?? '').trim(), region);
   return value === null || unit === undefined ? null : { value, ...unit };
 }
 
 /** What stands behind a number: nothing, a percent sign, a currency, or a unit; undefined where it is none of these. */
-function readSuffix(suffix: string): Pick<ReadNumber, 'unit' | 'percent'> | undefined {
+function readSuffix(suffix: string, region: string): Pick<ReadNumber, 'unit' | 'percent'> | undefined {
   if (suffix === '' || suffix === '%' || /\p{Sc}/u.test(suffix)) return { unit: null, percent: suffix === '%' };
-  const unit = unitOfMeasure(suffix)?.code ?? UNIT_WORDS.get(suffix.toLowerCase()) ?? null;
+  const unit = unitNamed(suffix, region) ?? null;
   return unit === null && !/^[A-Z]{3}$/.test(suffix) ? undefined : { unit, percent: false };
 }
-
-const UNIT_WORDS: ReadonlyMap<string, string> = new Map(
-  Object.entries({
-    gram: 'g',
-    grams: 'g',
-    gr: 'g',
-    kilo: 'kg',
-    kilos: 'kg',
-    kilogram: 'kg',
-    kilograms: 'kg',
-    litre: 'l',
-    litres: 'l',
-    liter: 'l',
-    liters: 'l',
-    lbs: 'lb',
-    pound: 'lb',
-    pounds: 'lb',
-    ounce: 'oz',
-    ounces: 'oz',
-    pc: 'each',
-    pcs: 'each',
-    piece: 'each',
-    pieces: 'each',
-    inch: 'in',
-    inches: 'in',
-    foot: 'ft',
-    feet: 'ft',
-    m2: 'm²',
-    cm2: 'cm²',
-    m3: 'm³',
-    in2: 'in²',
-    ft2: 'ft²',
-    yd2: 'yd²',
-    in3: 'in³',
-    ft3: 'ft³',
-    yd3: 'yd³',
-    mile: 'mi',
-    miles: 'mi',
-    grains: 'grain',
-    ozt: 'oz t',
-    minute: 'min',
-    minutes: 'min',
-    mins: 'min',
-    hour: 'h',
-    hours: 'h',
-    hr: 'h',
-    hrs: 'h',
-  }),
-);
 
 /** "2 h 30", "2h", "1:45", "90 s", "2 min 30 s": the value is in minutes. */
 function readTime(text: string, sign: DecimalSign): ReadNumber | null {

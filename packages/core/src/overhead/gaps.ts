@@ -6,7 +6,7 @@ export const OVERHEAD_GAPS = defineGaps({
     'no-running-amount': 'no amount yet for {subject}',
     'no-months': 'over how many months is {subject} spread?',
     'no-start': 'from which day does {subject} count?',
-    'no-labour-hours': 'no labour hours yet by which to share out the running costs',
+    'no-labour-hours': 'no labour hours yet to share the running costs by',
   },
   stated: {},
 });

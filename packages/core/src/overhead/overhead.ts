@@ -40,16 +40,16 @@ export interface Overhead {
 export const overhead: Calculation<Overhead> = {
   name: 'overhead',
   meanings: {
-    total: 'All running costs, brought to a month.',
+    total: 'All running costs of a month.',
     perOpenDay: 'What it costs to open the door for a day.',
     plannedHours:
-      'Productive labour hours that the planned units of all products need in a month, those inside components included.',
-    basis: 'The productive labour hours over which the running costs are shared out.',
-    rate: 'How much of the running costs falls on one productive labour hour (overhead absorption rate).',
-    productionRate: 'How much of the running costs of production falls on one productive labour hour.',
-    nonProductionRate: 'How much of the other running costs (selling, office) falls on one productive labour hour.',
-    sharedOut: 'What the planned units carry of the running costs in a month.',
-    notSharedOut: 'What no planned unit carries of the running costs (idle capacity).',
+      'Productive labour hours that the planned units of all products need in a month, including their components.',
+    basis: 'The productive labour hours by which the running costs are shared.',
+    rate: 'The running costs for each productive labour hour (overhead absorption rate).',
+    productionRate: 'The production running costs for each productive labour hour.',
+    nonProductionRate: 'The other running costs (selling, office) for each productive labour hour.',
+    sharedOut: 'The running costs that the planned units of a month absorb.',
+    notSharedOut: 'The running costs that no planned unit absorbs (idle capacity).',
   },
   work(sheet) {
     const ofPool = (name: string, pool: RunningCostPool) =>
@@ -77,7 +77,7 @@ export const overhead: Calculation<Overhead> = {
       productionRate: absorptionRate(sheet, 'Production overhead per labour hour', production, basis),
       nonProductionRate: absorptionRate(sheet, 'Non-production overhead per labour hour', nonProduction, basis),
       sharedOut,
-      notSharedOut: difference('Not shared out per month', total, sharedOut),
+      notSharedOut: difference('Unabsorbed per month', total, sharedOut),
     };
   },
 };

@@ -10,6 +10,7 @@ import {
   ofMissingRow,
   quotient,
 } from '../figure/index.js';
+import { costWithTax } from '../purchasing/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, DAY, money, MONTH, type Sheet, WEEK, WHOLE_BOOK, YEAR } from '../sheet/index.js';
 import { overheadGap } from './gaps.js';
@@ -25,8 +26,8 @@ const MONTHS_A_QUARTER = constant('Months in a quarter', '3', MONTH.per(QUARTER)
 export const runningCost: Calculation<{ perMonth: Figure; perOpenDay: Figure }> = {
   name: 'runningCost',
   meanings: {
-    perMonth: 'What this cost comes to in a month.',
-    perOpenDay: 'What this cost comes to on each day that the business is open.',
+    perMonth: 'What this running cost is in a month.',
+    perOpenDay: 'What this running cost is on each open day.',
   },
   work(sheet, id) {
     const row = sheet.row('runningCost', id);
@@ -46,13 +47,7 @@ function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
   const called = { name: 'Per month', subject: row.name };
   const whenEmpty = () =>
     overheadGap('no-running-amount', { kind: 'runningCost', id: row.id, field: 'amount' }, { subject: row.name });
-  const every = (period: typeof MONTH) =>
-    sheet.input('runningCost', row, 'amount', {
-      name: 'Amount',
-      subject: row.name,
-      unit: money(sheet).per(period),
-      whenEmpty,
-    });
+  const every = (period: typeof MONTH) => paid(sheet, row, money(sheet).per(period), whenEmpty);
   switch (row.rhythm) {
     case 'day':
       return multiplied(called, every(DAY), sheet.read(openDays, WHOLE_BOOK).perMonth);
@@ -67,6 +62,12 @@ function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
     case 'one-off':
       return spread(sheet, row, whenEmpty);
   }
+}
+
+/** The amount of a running cost, with the tax on it that is not recovered. */
+function paid(sheet: Sheet, row: RowOf<'runningCost'>, of: Figure['unit'], whenEmpty: () => Gap): Figure {
+  const amount = sheet.input('runningCost', row, 'amount', { name: 'Amount', subject: row.name, unit: of, whenEmpty });
+  return costWithTax(sheet, 'runningCost', row, amount);
 }
 
 function spread(sheet: Sheet, row: RowOf<'runningCost'>, whenEmpty: () => Gap): Figure {
@@ -84,12 +85,7 @@ function spread(sheet: Sheet, row: RowOf<'runningCost'>, whenEmpty: () => Gap): 
       `it counts from ${row.startsOn} to before ${end}`,
     );
   }
-  const amount = sheet.input('runningCost', row, 'amount', {
-    name: 'Amount',
-    subject: row.name,
-    unit: money(sheet),
-    whenEmpty,
-  });
+  const amount = paid(sheet, row, money(sheet), whenEmpty);
   const months = sheet.input('runningCost', row, 'months', { name: 'Months', subject: row.name, unit: MONTH });
   return quotient(called, amount, months);
 }

@@ -13,8 +13,8 @@ import { minorDigits, minorUnit } from '../money/index.js';
 import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
 import { unit } from '../quantity/index.js';
-import { contributionOf, netProceedsAt, saleTerms, unitCostOf } from '../selling/index.js';
-import { bookCurrency, type Calculation, money, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { contributionOf, netProceedsAt, pricePoint, saleTerms, setPrice, unitCostOf } from '../selling/index.js';
+import { bookCurrency, type Calculation, money, numberIn, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 import { planningGap } from './gaps.js';
 
 /** One sale at a candidate price. */
@@ -34,25 +34,29 @@ export interface BreakEven {
   readonly revenue: Figure;
 }
 
-/** What each sale at a candidate price leaves, on the terms on which the product is sold in that channel. */
+/**
+ * What each sale at a candidate price leaves, on the terms on which the product is sold in that channel; or at the set
+ * price, after its discount, where the id is that of a price.
+ */
 export const candidateSale: Calculation<CandidateSale> = {
   name: 'candidate',
   meanings: {
-    price: 'The candidate price, as the customer sees it.',
-    beforeTax: 'What is left of the candidate price when the sales tax is taken out.',
+    price: 'The price to compare, as the customer sees it.',
+    beforeTax: 'The price to compare without sales tax.',
     contribution: 'What each sale at this price leaves for the running costs and for profit (contribution).',
   },
   work(sheet, candidateId) {
+    if (sheet.row('pricePoint', candidateId) !== undefined) return atSetPrice(sheet, candidateId);
     const row = sheet.row('candidatePrice', candidateId);
     const product = row && sheet.row('product', row.productId);
     const channel = row && sheet.row('channel', row.channelId);
     if (row === undefined || product === undefined || channel === undefined) {
-      const gone = ofMissingRow({ name: 'Candidate price', unit: money(sheet) }, 'a candidate price');
+      const gone = ofMissingRow({ name: 'Price to compare', unit: money(sheet) }, 'a candidate price');
       return { price: gone, beforeTax: gone, contribution: gone };
     }
     const perUnit = money(sheet).per(unit(product.outputUnit));
     const price = sheet.input('candidatePrice', row, 'price', {
-      name: 'Candidate price',
+      name: 'Price to compare',
       subject: product.name,
       unit: perUnit,
       whenEmpty: (place) => planningGap('no-candidate-price', place),
@@ -64,10 +68,15 @@ export const candidateSale: Calculation<CandidateSale> = {
   },
 };
 
+function atSetPrice(sheet: Sheet, pricePointId: string): CandidateSale {
+  const { discounted, beforeTax } = sheet.read(setPrice, pricePointId);
+  return { price: discounted, beforeTax, contribution: sheet.read(pricePoint, pricePointId).contribution };
+}
+
 const MEANINGS = {
-  fixedCost: 'The fixed cost of a month that has to be covered.',
-  exactUnits: 'Units a month at which what the sales leave just covers the fixed cost, not rounded.',
-  units: 'Whole units that have to be sold in a month before the first is earned (break-even).',
+  fixedCost: 'The fixed cost of a month to be covered.',
+  exactUnits: 'Units a month at which the sales just cover the fixed cost, not rounded.',
+  units: 'Whole units to be sold in a month before you make a profit (break-even).',
   unitsPerOpenDay: 'Break-even units spread over the open days of a month.',
   exactRevenue: 'Revenue before tax at the exact break-even.',
   revenue: 'Revenue before tax at the whole break-even units.',
@@ -90,7 +99,8 @@ export const breakEvenOfShare: Calculation<BreakEven> = {
   name: 'breakEvenOfShare',
   meanings: MEANINGS,
   work(sheet, candidateId) {
-    const productId = sheet.row('candidatePrice', candidateId)?.productId ?? '';
+    const row = sheet.row('candidatePrice', candidateId) ?? sheet.row('pricePoint', candidateId);
+    const productId = row?.productId ?? '';
     const share = sheet.read(overheadPerMonth, productId).carried;
     return breakEven(
       sheet,
@@ -145,5 +155,5 @@ function lossInWords(sheet: Sheet, loss: Decimal): string {
   const written = isTiny
     ? loss.toSignificantDigits(2).toFixed()
     : fixedDigits(loss.toFixed(), digits, sheet.settings().rounding);
-  return `${written} ${currency}`;
+  return `${numberIn(sheet, written)} ${currency}`;
 }

@@ -19,10 +19,10 @@ export interface Coverage {
 export const coverage: Calculation<Coverage> = {
   name: 'coverage',
   meanings: {
-    contributionPerMonth: "What the planned units of a month leave at today's prices, all products together.",
+    contributionPerMonth: "What the planned units of all products leave in a month at today's prices (contribution).",
     contributionPerOpenDay: "What the planned units leave on each open day at today's prices.",
-    resultPerMonth: 'What is left of a month when the running costs are paid (profit, or loss below zero).',
-    covered: 'How much of the running costs the planned sales pay, in percent.',
+    resultPerMonth: 'What a month leaves after the running costs (profit, or loss below zero).',
+    covered: 'The share of the running costs that the planned sales cover, in percent.',
   },
   work(sheet) {
     const points = sheet

@@ -3,10 +3,10 @@ import { defineGaps, gapMaker } from '../figure/index.js';
 /** What figures of this room still lack, and the results that it states in words. */
 export const PLANNING_GAPS = defineGaps({
   asking: {
-    'no-candidate-price': 'no candidate price typed yet',
+    'no-candidate-price': 'no price to compare yet',
   },
   stated: {
-    'never-breaks-even': 'never breaks even: nothing is left of a sale to cover the fixed cost',
+    'never-breaks-even': 'never breaks even: a sale leaves nothing towards the fixed cost',
     'loses-each-sale': 'never breaks even: each sale loses {loss}',
     'breaks-even-at-any-volume':
       'breaks even at any volume: there is no fixed cost to cover, and a sale leaves nothing',

@@ -34,7 +34,7 @@ export const equipmentRate: Calculation<EquipmentRate> = {
   meanings: {
     perHour: 'What one hour of this machine costs: energy, wear and upkeep.',
     energyPerHour: 'What the energy of one hour of this machine costs.',
-    wearPerHour: 'What one hour takes of the value of this machine (depreciation by use, IAS 16.62).',
+    wearPerHour: 'The wear of this machine in one hour (depreciation by use, IAS 16.62).',
     upkeepPerHour: 'What the upkeep of this machine costs for each hour that it runs.',
   },
   work(sheet, id) {
@@ -80,13 +80,13 @@ function wear(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
   if (row.purchasePrice === null && row.lifeHours === null) return null;
   const subject = row.name;
   const price = sheet.input('equipment', row, 'purchasePrice', {
-    name: 'Price when bought',
+    name: 'Purchase price',
     subject,
     unit: money(sheet),
     whenEmpty: (place) => productionGap('no-purchase-price', place, { subject }),
   });
   const residual = sheet.input('equipment', row, 'residualValue', {
-    name: 'Worth at the end',
+    name: 'Resale value',
     subject,
     unit: money(sheet),
   });

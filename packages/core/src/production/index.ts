@@ -8,6 +8,7 @@ import { productCost } from './product-cost.js';
 import { equipmentUseCost, labourStepCost, lineCost, otherCost, scrapWorth } from './row-costs.js';
 import { labourHours } from './takings.js';
 
+export { isComponentOnly } from './component-only.js';
 export { PRODUCTION_GAPS } from './gaps.js';
 export { batch } from './batch.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';

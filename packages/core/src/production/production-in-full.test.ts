@@ -1,10 +1,10 @@
-import { fieldValue, type Kind, rowsByKind } from '@nuvar/book';
+import { fieldValue, type Kind, type RowOf, rowsByKind } from '@nuvar/book';
 import type { BookBuilder } from '@nuvar/book/demo';
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../evaluate/index.js';
 import { decimal } from '../number/index.js';
 import type { Evaluation, Override } from '../sheet/index.js';
-import { amount, DAY, evaluated, rowsOf } from '../testing/evaluated.js';
+import { amount, DAY, demoRows, evaluated, rowsOf } from '../testing/evaluated.js';
 import { VIEWS } from '../views/index.js';
 import fc from 'fast-check';
 
@@ -284,6 +284,33 @@ describe('a frozen card', () => {
   });
 });
 
+describe('a component in a saved card', () => {
+  const rows = demoRows();
+  const card = rows.all('frozenCard')[0] as RowOf<'frozenCard'>;
+  const evaluation = evaluated(rows);
+  const line = VIEWS.frozen(evaluation, card.id).lines.find(({ label }) => label === 'Moss glaze');
+
+  it('opens to what has changed inside one unit of it: what its price was then and is now', () => {
+    const inside = VIEWS.frozen(evaluation, line?.inside ?? '');
+    expect([inside.before.amount, inside.now.amount].map(Number)).toEqual(
+      [line?.before?.price.amount, line?.now?.price.amount].map(
+        (amount) => expect.closeTo(Number(amount), 9) as number,
+      ),
+    );
+    const changed = inside.lines.filter(({ hasMoved }) => hasMoved).map(({ label }) => label);
+    expect(changed).toEqual(['Copper carbonate', 'Studio helper']);
+  });
+
+  it('is saved with the card, however deep it goes, each component once', () => {
+    const bundle = rows.all('product').find(({ kind }) => kind === 'bundle');
+    const { lines } = VIEWS.freezable(evaluation, bundle?.id ?? '');
+    const within = [...new Set(lines.map((each) => each.within))];
+    const names = within.map((source) => rows.row('product', source.slice('product.'.length))?.name);
+    expect(names).toEqual([undefined, 'Everyday mug', 'Moss glaze']);
+    expect(lines.filter((each) => each.within !== '' && each.element === 'overhead')).toEqual([]);
+  });
+});
+
 describe('one product against another', () => {
   const ids: Record<string, string> = {};
   const rows = rowsOf((book) => {
@@ -468,7 +495,7 @@ describe('what a material costs', () => {
     const early = evaluate({ ...rowsByKind(rows), exchangeRate: [] }, DAY);
     expect(early.figure(`materialPrice/${id}/perBaseUnit`)?.gaps[0]?.values).toMatchObject({
       currency: 'USD',
-      day: '2026-05-31',
+      day: '31/05/2026',
     });
   });
 

@@ -32,7 +32,7 @@ export const recoveredScrap: CostRow = {
     const row = priced as RowOf<'recoveredScrap'>;
     const subject = row.name;
     const price: Figure = sheet.input('recoveredScrap', row, 'worth', {
-      name: 'Worth per unit',
+      name: 'Value per unit',
       subject,
       unit: money(sheet).per(unit(row.unit)),
       whenEmpty: (place) => productionGap('no-scrap', place, { subject }),

@@ -44,7 +44,7 @@ export const lineCost: Calculation<{ total: Figure; quantity: Figure }> = {
   name: 'billLine',
   meanings: {
     total: 'What this line costs for one batch.',
-    quantity: 'How much this line takes for one batch, waste included (gross quantity).',
+    quantity: 'The quantity of this line in one batch, including waste (gross quantity).',
   },
   work: (sheet, id) => ({
     total: costOf(sheet, 'billLine', id),
@@ -72,8 +72,8 @@ export const labourStepCost: Calculation<{ hours: Figure; cost: Figure }> = {
 export const equipmentUseCost: Calculation<{ perBatch: Figure; taken: Figure }> = {
   name: 'equipmentUse',
   meanings: {
-    perBatch: 'What this use of equipment costs for one batch.',
-    taken: 'Hours of the machine, or places in the shared load, that one batch takes.',
+    perBatch: 'What this equipment costs for one batch.',
+    taken: 'Hours of the equipment, or places in the shared load, for one batch.',
   },
   work: (sheet, id) => ({
     perBatch: costOf(sheet, 'equipmentUse', id),
@@ -84,14 +84,14 @@ export const equipmentUseCost: Calculation<{ perBatch: Figure; taken: Figure }> 
 /** What a direct expense costs a batch. */
 export const otherCost: Calculation<{ perBatch: Figure }> = {
   name: 'otherCost',
-  meanings: { perBatch: 'What this expense is for one batch.' },
+  meanings: { perBatch: 'What this direct cost is for one batch.' },
   work: (sheet, id) => ({ perBatch: costOf(sheet, 'otherCost', id) }),
 };
 
 /** What the scrap of a batch is worth: its cost with the sign turned round. */
 export const scrapWorth: Calculation<{ perBatch: Figure }> = {
   name: 'recoveredScrap',
-  meanings: { perBatch: 'What is recovered from one batch is worth. It lowers the cost of materials.' },
+  meanings: { perBatch: 'The value of by-products and scrap from one batch. It is taken off the cost of materials.' },
   work(sheet, id) {
     const cost = costOf(sheet, 'recoveredScrap', id);
     if (cost.operation === 'missing') return { perBatch: cost };

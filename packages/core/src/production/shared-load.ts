@@ -29,9 +29,9 @@ export interface LoadCost {
 export const loadCost: Calculation<LoadCost> = {
   name: 'equipmentRun',
   meanings: {
-    perRun: 'What one run costs, whoever is inside.',
-    perPlace: 'What one place in a run costs.',
-    idlePerRun: 'What the empty space of a run costs that nothing inside carries.',
+    perRun: 'What one shared load costs, whatever is inside.',
+    perPlace: 'What one place in a shared load costs.',
+    idlePerRun: 'The cost of empty space in a shared load that is not charged to what is inside.',
   },
   work(sheet, id) {
     const row = sheet.row('equipmentRun', id);

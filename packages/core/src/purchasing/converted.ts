@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
 import { constant, type Figure, multiplied, quotient } from '../figure/index.js';
 import { type Conversion, conversion, ownWay, unit, unitWord, type WayStep } from '../quantity/index.js';
-import type { Sheet } from '../sheet/index.js';
+import { numberIn, type Sheet } from '../sheet/index.js';
 import { purchasingGap } from './gaps.js';
 
 /** A material or a product, as far as its own conversions are concerned. */
@@ -55,7 +55,7 @@ function throughStep(
 ): Figure {
   const said = {
     subject: item.name,
-    quantity: row.quantity,
+    quantity: numberIn(sheet, row.quantity),
     unit: unitWord(row.unit),
     equalUnit: unitWord(row.equalUnit),
   };

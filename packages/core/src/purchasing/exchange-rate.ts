@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
 import { type Figure, missing } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
-import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
+import { bookCurrency, type Calculation, dayIn, money, type Sheet } from '../sheet/index.js';
 import { purchasingGap } from './gaps.js';
 
 /**
@@ -15,15 +15,18 @@ export const exchangeRate: Calculation<{ rate: Figure }> = {
     const [currency = '', day = ''] = id.split('@');
     const leaf = {
       name: 'Exchange rate',
-      subject: `${currency} on ${day}`,
+      subject: `${currency} on ${dayIn(sheet, day)}`,
       unit: money(sheet).per(unit(currency)),
     };
     const row = newestRate(sheet, currency, day);
     if (row !== undefined)
       return {
-        rate: sheet.input('exchangeRate', row, 'rate', { ...leaf, subject: `${currency} from ${row.validFrom}` }),
+        rate: sheet.input('exchangeRate', row, 'rate', {
+          ...leaf,
+          subject: `${currency} from ${dayIn(sheet, row.validFrom)}`,
+        }),
       };
-    const values = { currency, day, bookCurrency: bookCurrency(sheet) };
+    const values = { currency, day: dayIn(sheet, day), bookCurrency: bookCurrency(sheet) };
     return {
       rate: missing(
         leaf,

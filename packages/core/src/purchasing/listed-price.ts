@@ -5,6 +5,7 @@ import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/inde
 import { convertedFor } from './converted.js';
 import { exchangeRate } from './exchange-rate.js';
 import { purchasingGap } from './gaps.js';
+import { costWithTax } from './input-tax.js';
 
 /** A supplier price brought to one base unit. */
 export interface ListedPrice {
@@ -16,7 +17,7 @@ export interface ListedPrice {
 }
 
 /**
- * What one base unit of a material costs at one supplier price: pack price x exchange rate at the price's date / (pack
+ * What one base unit of a material costs at one supplier price: pack price, with tax that is not recovered, x exchange rate at the price's date / (pack
  * quantity in base units), in the book's currency per base unit, unrounded. Gaps: no price, no exchange rate, a pack unit that does not reach the base unit.
  */
 export const listedPrice: Calculation<ListedPrice> = {
@@ -24,7 +25,7 @@ export const listedPrice: Calculation<ListedPrice> = {
   meanings: {
     perBaseUnit: 'What one base unit of the material costs at this supplier price.',
     pack: 'How much is in one pack.',
-    smallestOrder: 'What the fewest packs that the supplier sends cost.',
+    smallestOrder: 'What the smallest order costs.',
   },
   work(sheet, priceId) {
     const price = sheet.row('supplierPrice', priceId);
@@ -49,14 +50,15 @@ export const listedPrice: Calculation<ListedPrice> = {
   },
 };
 
-/** The pack price in the book's currency. */
+/** The pack price in the book's currency, with the tax on it that is not recovered. */
 function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string): Figure {
-  const paid = sheet.input('supplierPrice', price, 'price', {
+  const asked = sheet.input('supplierPrice', price, 'price', {
     name: 'Pack price',
     subject,
     unit: unit(price.currency),
     whenEmpty: (place) => purchasingGap('no-price', place, { subject }),
   });
+  const paid = costWithTax(sheet, 'supplierPrice', price, asked);
   if (price.currency === bookCurrency(sheet)) return paid;
   const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);
   return multiplied({ name: `Pack price in ${bookCurrency(sheet)}`, subject }, paid, rate);

@@ -13,7 +13,7 @@ import {
   sum,
 } from '../figure/index.js';
 import { NUMBER, PERCENT, unit } from '../quantity/index.js';
-import { type Calculation, money, type Sheet } from '../sheet/index.js';
+import { type Calculation, dayIn, money, type Sheet } from '../sheet/index.js';
 import { purchasingGap } from './gaps.js';
 import { listedPrice } from './listed-price.js';
 import { inForcePerSupplier, pricesOnTheDay } from './price-in-force.js';
@@ -45,8 +45,8 @@ export const materialPrice: Calculation<MaterialPrice> = {
   name: 'materialPrice',
   meanings: {
     perBaseUnit: 'What one base unit of the material is planned to cost.',
-    listed: 'What one base unit of the material is planned to cost before what it takes to get it here.',
-    landed: 'What it costs to get one base unit of the material here (landed add-on).',
+    listed: 'What one base unit of the material is planned to cost before the landed add-on.',
+    landed: 'What it costs to bring one base unit of the material here (landed add-on).',
   },
   work(sheet, materialId) {
     const material = sheet.row('material', materialId);
@@ -83,7 +83,11 @@ function standardPrice(sheet: Sheet, material: RowOf<'material'>): Figure {
   const whenEmpty = () => purchasingGap('no-standard-price', { ...place, field: 'price' }, { subject: material.name });
   if (newest === null) return missing(leaf, whenEmpty());
   const set = sheet.input('standardPrice', newest, 'price', { ...leaf, whenEmpty });
-  return choice({ name: NAME, subject: material.name }, set, `the standard price from ${newest.validFrom}`);
+  return choice(
+    { name: NAME, subject: material.name },
+    set,
+    `the standard price from ${dayIn(sheet, newest.validFrom)}`,
+  );
 }
 
 function byListedPrices(sheet: Sheet, material: RowOf<'material'>, basis: PlanningBasis): Figure {
@@ -102,7 +106,7 @@ function byListedPrices(sheet: Sheet, material: RowOf<'material'>, basis: Planni
   const known = pricesOfPeriod(sheet, prices, months);
   if (known.length === 0) return latest();
   const ofWhom = isOfPreferred(material, newest) ? ` of ${supplierName(sheet, newest)}` : '';
-  const span = `of ${known.length} ${known.length === 1 ? 'price' : 'prices'}${ofWhom} in the ${months} months to ${sheet.asOf}`;
+  const span = `of ${known.length} ${known.length === 1 ? 'price' : 'prices'}${ofWhom} in the ${months} months to ${dayIn(sheet, sheet.asOf)}`;
   if (basis === 'average') return averagePrice(sheet, material, known, span);
   return largest(
     called,
@@ -131,7 +135,8 @@ const supplierName = (sheet: Sheet, { supplierId }: RowOf<'supplierPrice'>) =>
 
 function fromWhom(sheet: Sheet, price: RowOf<'supplierPrice'>): string {
   const name = supplierName(sheet, price);
-  return name === '' ? `from ${price.validFrom}` : `of ${name} from ${price.validFrom}`;
+  const day = dayIn(sheet, price.validFrom);
+  return name === '' ? `from ${day}` : `from ${name}, ${day}`;
 }
 
 /** The mean of prices; where it is known of all how much was ordered, each weighs as much as was ordered at it. */

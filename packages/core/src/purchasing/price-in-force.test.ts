@@ -66,7 +66,7 @@ describe('the price in force on a day', () => {
     expect(planned(prices, {}, 'Abbey')).toMatchObject({
       price: '7',
       inForce: 0,
-      note: 'the newest price, of Abbey from 2026-02-01',
+      note: 'the newest price, from Abbey, 01/02/2026',
     });
     expect(planned(prices.slice(1), {}, 'Abbey')).toMatchObject({ price: '5', inForce: 0 });
   });
@@ -95,7 +95,7 @@ describe('the highest price of a period', () => {
     const highest = planned(prices, { planningBasis: 'highest' }, 'Brook');
     expect(highest).toMatchObject({
       price: '9',
-      note: 'the highest of 2 prices of Brook in the 12 months to 2026-11-25',
+      note: 'the highest of 2 prices of Brook in the 12 months to 25/11/2026',
     });
     expect(planned(prices, { planningBasis: 'average' }, 'Brook').price).toBe('8.5');
   });

@@ -4,15 +4,14 @@ import { defineGaps, gapMaker } from '../figure/index.js';
 export const SELLING_GAPS = defineGaps({
   asking: {
     'no-selling-price': 'no price set yet for {subject}',
-    'no-target': 'no target typed yet for {subject}',
+    'no-target': 'no target yet for {subject}',
   },
   stated: {
-    'price-is-typed': 'the price of {subject} is typed, so none is suggested',
-    'target-out-of-reach':
-      'no price reaches this: as the price grows, the margin comes near {limit} % and never gets there',
+    'price-is-typed': '{subject} has no target, so no price is suggested',
+    'target-out-of-reach': 'no price reaches this target: the margin approaches {limit} % but never reaches it',
     'any-price-reaches-target': 'any price reaches this target, so none is suggested',
-    'discount-leaves-nothing': 'no price reaches this: the discount leaves nothing of any price',
-    'discount-eats-all': 'no number of units earns the same: at this discount nothing is left of a sale',
+    'discount-leaves-nothing': 'no price reaches this target: the discount takes all of it',
+    'discount-eats-all': 'no number of units earns the same: at this discount a sale leaves nothing',
   },
 });
 

@@ -1,4 +1,5 @@
 import type { Calculation } from '../sheet/index.js';
+import { landedSale } from './landed-sale.js';
 import { priceLimits } from './price-limits.js';
 import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
@@ -6,6 +7,7 @@ import { salesPerMonth } from './sales-per-month.js';
 import { setPrice } from './set-price.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
+export { landedSale } from './landed-sale.js';
 export { priceLimits } from './price-limits.js';
 export { pricePoint, unitCostOf } from './price-point.js';
 export { priceRatios } from './price-ratios.js';
@@ -21,4 +23,5 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   priceRatios,
   priceLimits,
   salesPerMonth,
+  landedSale,
 ];

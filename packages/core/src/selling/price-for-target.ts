@@ -40,7 +40,7 @@ export function exactPriceForTarget(
   const fee = effectiveFee(terms);
   const taken = basis === 'margin' ? sum('Fee and margin', PERCENT, [fee, target]) : fee;
   const wanted =
-    basis === 'profit' ? target : basis === 'markup' ? percentOf(named('Wanted markup'), target, cost) : null;
+    basis === 'profit' ? target : basis === 'markup' ? percentOf(named('Target markup'), target, cost) : null;
   const toCover = sum(
     named('To be covered'),
     cost.unit,

@@ -24,11 +24,10 @@ export interface PriceLimits {
 export const priceLimits: Calculation<PriceLimits> = {
   name: 'priceLimits',
   meanings: {
-    exactPrice: 'The price that exactly reaches the target, before it is brought to a price that can be paid.',
-    suggested: 'The lowest price that reaches the target, brought to the price ending.',
-    contributionFloor:
-      'The price below which each sale costs you money, even with the rent paid (contribution is zero).',
-    profitFloor: 'The price at which a sale just carries its full cost (profit is zero).',
+    exactPrice: 'The price that exactly reaches the target, before rounding.',
+    suggested: 'The lowest price that reaches the target, rounded to the price ending.',
+    contributionFloor: 'The price below which each sale loses money, even before overheads (contribution is zero).',
+    profitFloor: 'The price at which a sale just covers its full cost (profit is zero).',
     suggestedDiscounted: 'The suggested price after the discount.',
     contributionFloorDiscounted: 'The price at which contribution is zero, after the discount.',
     profitFloorDiscounted: 'The price at which profit is zero, after the discount.',
@@ -82,7 +81,7 @@ function targetPrice(sheet: Sheet, { point, product, terms }: NonNullable<SetPri
       sellingGap('price-is-typed', null, { subject }),
     );
   const target = sheet.input('pricePoint', point, 'target', {
-    name: `Wanted ${point.basis}`,
+    name: `Target ${point.basis}`,
     subject,
     unit: point.basis === 'profit' ? perUnit : PERCENT,
     whenEmpty: (place) => sellingGap('no-target', place, { subject }),

@@ -29,7 +29,7 @@ export const pricePoint: Calculation<PricePointFigures> = {
   name: 'pricePoint',
   meanings: {
     contribution: 'What each sale leaves for the running costs and for profit (contribution).',
-    profit: 'What is left of each sale for you when it has carried its share of the running costs.',
+    profit: 'What each sale leaves after its share of the running costs (profit).',
   },
   work(sheet, pricePointId) {
     const set = sheet.read(setPrice, pricePointId);

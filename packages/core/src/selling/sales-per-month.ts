@@ -23,12 +23,12 @@ export interface SalesPerMonth {
 export const salesPerMonth: Calculation<SalesPerMonth> = {
   name: 'salesPerMonth',
   meanings: {
-    contributionPerHour: 'What each productive labour hour in this product leaves (contribution per labour hour).',
+    contributionPerHour: 'What each productive labour hour in this product earns (contribution per labour hour).',
     contributionPerMonth: 'What the planned units of a month leave for the running costs and for profit.',
-    profitPerMonth: 'What is left of the planned units of a month after their share of the running costs.',
+    profitPerMonth: 'What the planned units of a month leave after their share of the running costs (profit).',
     undiscountedContribution: 'What each sale would leave without the discount.',
     unitsToEarnTheSame:
-      'How many units a month have to be sold at the discount to leave as much as the planned units do without it.',
+      'How many units a month have to be sold at the discount to earn the same as the planned units without it.',
   },
   work(sheet, pricePointId) {
     const { sold, price, undiscounted } = sheet.read(setPrice, pricePointId);

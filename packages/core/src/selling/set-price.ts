@@ -27,13 +27,13 @@ export interface SetPrice extends NetProceeds {
 export const setPrice: Calculation<SetPrice> = {
   name: 'setPrice',
   meanings: {
-    price: 'The price that is set, as the customer sees it.',
+    price: 'The set price, as the customer sees it.',
     discounted: 'The price after the discount, as the customer sees it.',
-    beforeTax: 'What is left of the price when the sales tax is taken out.',
+    beforeTax: 'The price without sales tax.',
     tax: 'The sales tax in what the customer pays.',
     paid: 'What the customer pays, tax included.',
-    fees: 'What the place of sale takes of one unit sold.',
-    afterFees: 'What is left of the price when tax and fees are taken out.',
+    fees: 'The channel fees on one unit sold.',
+    afterFees: 'The price without sales tax and channel fees.',
   },
   work(sheet, pricePointId) {
     const point = sheet.row('pricePoint', pricePointId);

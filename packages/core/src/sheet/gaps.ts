@@ -3,7 +3,7 @@ import { defineGaps, gapMaker } from '../figure/index.js';
 /** What figures of this room still lack, and the results that it states in words. */
 export const SHEET_GAPS = defineGaps({
   asking: {
-    'override-does-not-fit': 'what is tried here does not fit: {sentence}',
+    'override-does-not-fit': 'this trial value is not valid: {sentence}',
   },
   stated: {},
 });

@@ -2,4 +2,19 @@ export { WHOLE_BOOK, type Calculation, type InputLeaf, type Sheet } from './calc
 export { SHEET_GAPS } from './gaps.js';
 export { beginEvaluation, type BookEvaluation, type Evaluation, type Fork } from './evaluation.js';
 export type { Override } from './layer.js';
-export { BATCH, bookCurrency, DAY, HOUR, MINUTE, money, MONTH, ORDER, SPACE, LOAD, WEEK, YEAR } from './units.js';
+export {
+  BATCH,
+  bookCurrency,
+  DAY,
+  dayIn,
+  HOUR,
+  MINUTE,
+  money,
+  MONTH,
+  numberIn,
+  ORDER,
+  SPACE,
+  LOAD,
+  WEEK,
+  YEAR,
+} from './units.js';

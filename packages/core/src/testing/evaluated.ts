@@ -46,6 +46,7 @@ export function workshop(fields: Partial<Record<Kind, Fields>> = {}): Workshop {
   const rows = rowsOf((book) => {
     const add = (kind: Kind, usual: Fields) => book.add(kind, { ...usual, ...fields[kind] });
     ids.settings = add('settings', { name: 'Workshop', openDaysPerMonth: '20' });
+    if (fields.taxRegistration !== undefined) add('taxRegistration', {});
     ids.material = add('material', { name: 'Stuff', baseUnit: 'kg' });
     ids.price = add('supplierPrice', {
       materialId: ids.material,

@@ -118,8 +118,7 @@ function entriesOf(evaluation: Evaluation, productId: string): Entry[] {
     ...whereAny(element('equipment', 'variable overhead')),
     {
       id: 'productionOverhead',
-      label: 'Running costs of making',
-      term: 'production overhead',
+      label: 'Production overhead',
       perUnit: of(overheadOnCard, 'productionOverhead'),
       perBatch: of(overheadOnCard, 'productionOverheadPerBatch'),
     },
@@ -131,7 +130,7 @@ function entriesOf(evaluation: Evaluation, productId: string): Entry[] {
     ),
     {
       id: 'nonProductionOverhead',
-      label: 'Other running costs',
+      label: 'Other overhead',
       term: 'non-production',
       perUnit: of(overheadOnCard, 'nonProductionOverhead'),
       perBatch: of(overheadOnCard, 'nonProductionOverheadPerBatch'),

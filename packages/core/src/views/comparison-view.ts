@@ -1,9 +1,11 @@
 import {
   type CardComparison,
   type ComparedLine,
+  componentOf,
   countedIn,
   frozenComparison,
   productComparison,
+  savedLines,
 } from '../costing/index.js';
 import { type Figure, isWhole } from '../figure/index.js';
 import { compared } from '../number/index.js';
@@ -24,6 +26,8 @@ export interface ComparedLineView extends Pick<ComparedLine, 'source' | 'element
   readonly quantityEffect: FigureView;
   readonly priceEffect: FigureView;
   readonly effect: FigureView;
+  /** Under which the comparison of what is inside a component can be asked for; null where nothing of it was saved. */
+  readonly inside: string | null;
   /** False where both effects are nothing but what rounding at the freezing left. */
   readonly hasMoved: boolean;
 }
@@ -34,11 +38,18 @@ export interface ComparisonView extends Readonly<
   readonly lines: readonly ComparedLineView[];
 }
 
-/** A frozen card against the card of now, line by line, in the order of the card. */
-export function frozenView(evaluation: Evaluation, cardId: string): ComparisonView {
-  const productId = evaluation.sheet.row('frozenCard', cardId)?.productId ?? '';
-  const { lines } = evaluation.read(frozenComparison, cardId);
-  return { ...totals(evaluation, frozenComparison, cardId), lines: linesView(evaluation, productId, lines) };
+/**
+ * A saved card against the card of now, line by line, in the order of the card; of "card@component" what is inside one
+ * unit of a component.
+ */
+export function frozenView(evaluation: Evaluation, id: string): ComparisonView {
+  const { sheet } = evaluation;
+  const [cardId = '', within = ''] = id.split('@');
+  const productId = within === '' ? (sheet.row('frozenCard', cardId)?.productId ?? '') : componentOf(within);
+  const { lines } = evaluation.read(frozenComparison, id);
+  const insideOf = ({ source }: ComparedLine) =>
+    componentOf(source) !== '' && savedLines(sheet, cardId, source).length > 0 ? `${cardId}@${source}` : null;
+  return { ...totals(evaluation, frozenComparison, id), lines: linesView(evaluation, productId, lines, insideOf) };
 }
 
 /** One product against another ("product@other"), those lines first that make the most of the difference. */
@@ -46,7 +57,10 @@ export function againstView(evaluation: Evaluation, id: string): ComparisonView 
   const { lines } = evaluation.read(productComparison, id);
   const [productId = ''] = id.split('@');
   const largestFirst = [...lines].sort(largestEffectFirst);
-  return { ...totals(evaluation, productComparison, id), lines: linesView(evaluation, productId, largestFirst) };
+  return {
+    ...totals(evaluation, productComparison, id),
+    lines: linesView(evaluation, productId, largestFirst, () => null),
+  };
 }
 
 /** What is not known stands first: it may be the largest. */
@@ -58,7 +72,12 @@ function largestEffectFirst({ effect: one }: ComparedLine, { effect: other }: Co
 const totals = (evaluation: Evaluation, comparison: Calculation<CardComparison>, id: string) =>
   shownAll(evaluation, comparison, id, ['before', 'now', 'quantityEffects', 'priceEffects', 'difference']);
 
-function linesView(evaluation: Evaluation, productId: string, lines: readonly ComparedLine[]): ComparedLineView[] {
+function linesView(
+  evaluation: Evaluation,
+  productId: string,
+  lines: readonly ComparedLine[],
+  insideOf: (line: ComparedLine) => string | null,
+): ComparedLineView[] {
   const output = unit(evaluation.sheet.row('product', productId)?.outputUnit ?? 'each');
   return lines.map((line) => ({
     source: line.source,
@@ -70,6 +89,7 @@ function linesView(evaluation: Evaluation, productId: string, lines: readonly Co
     quantityEffect: figureView(line.quantityEffect),
     priceEffect: figureView(line.priceEffect),
     effect: figureView(line.effect),
+    inside: insideOf(line),
     hasMoved: [line.quantityEffect, line.priceEffect].some(isSomething),
   }));
 }

@@ -11,9 +11,17 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   overview: null,
   looseEnds: null,
   overhead: null,
+  tiedPrices: null,
   material: 'material',
   priceHistory: 'material',
   listedPrice: 'supplierPrice',
+  shipment: 'shipment',
+  shipmentLine: 'shipmentLine',
+  shipmentCharge: 'shipmentCharge',
+  landedPrices: 'shipment',
+  landedSales: 'shipment',
+  shipmentRules: 'shipment',
+  comparedShipments: 'shipment',
   labourRate: 'labourGrade',
   equipment: 'equipment',
   run: 'equipmentRun',
@@ -42,13 +50,20 @@ function figuresIn(view: unknown): Shown[] {
   return Object.values(view).flatMap(figuresIn);
 }
 
+/** Views that compare are asked with two ids. */
+const askedAs = (name: ViewName, id: string, first: string, { sheet }: Evaluation) => {
+  if (name === 'against') return `${id}@${first}`;
+  if (name === 'comparedShipments') return `${first},${id}`;
+  return name === 'landedSales' ? `${id}@${sheet.all('channel')[0]?.id ?? ''}` : id;
+};
+
 function everyFigure(evaluation: Evaluation): Shown[] {
   const { sheet } = evaluation;
   return Object.entries(ASKED_WITH).flatMap(([name, kind]) => {
     if (!isViewName(name)) return [];
     const ids = kind === null ? ['book'] : sheet.all(kind).map(({ id }) => id);
     const [first = ''] = ids;
-    return ids.flatMap((id) => figuresIn(VIEWS[name](evaluation, name === 'against' ? `${id}@${first}` : id)));
+    return ids.flatMap((id) => figuresIn(VIEWS[name](evaluation, askedAs(name, id, first, evaluation))));
   });
 }
 
@@ -62,7 +77,7 @@ const opensWhatIsShown = (evaluation: Evaluation) => {
 describe('the key of a figure', () => {
   it('opens the amount that is shown, in every view, after random changes, in the book and in a fork', () => {
     const change = fc.record({
-      kind: fc.constantFrom<Kind>('supplierPrice', 'billLine', 'pricePoint', 'product', 'runningCost'),
+      kind: fc.constantFrom<Kind>('supplierPrice', 'billLine', 'pricePoint', 'product', 'runningCost', 'shipmentLine'),
       row: fc.nat(),
       to: fc.integer({ min: 1, max: 90 }),
     });
@@ -79,6 +94,7 @@ describe('the key of a figure', () => {
             pricePoint: 'price',
             product: 'batchSize',
             runningCost: 'amount',
+            shipmentLine: 'quantity',
           }[kind as 'product'];
           const before = { [field]: (chosen as unknown as Record<string, unknown>)[field] };
           const operations = [
@@ -151,7 +167,7 @@ describe('a working', () => {
     const evaluation = evaluated(rows);
     const point = rows.all('pricePoint')[0]?.id ?? '';
     const fees = VIEWS.working(evaluation, `setPrice/${point}/fees`);
-    expect(fees?.meaning).toBe('What the place of sale takes of one unit sold.');
+    expect(fees?.meaning).toBe('The channel fees on one unit sold.');
     const percentage = fees?.parts.find(({ name }) => name === 'Percentage fee');
     expect(VIEWS.working(evaluation, percentage?.reference ?? '')?.meaning).toBe('');
   });

@@ -9,13 +9,15 @@ import { labourHours, plannedUnits, productsUsing } from '../production/index.js
 import {
   conversionConflicts,
   type ConvertedItem,
+  landedShipment,
+  linesOf,
   materialPrice,
   ownConversions,
   pricesOnTheDay,
 } from '../purchasing/index.js';
 import { unitWord } from '../quantity/index.js';
 import { pricePoint, setPrice } from '../selling/index.js';
-import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
+import { dayIn, type Evaluation, numberIn, WHOLE_BOOK } from '../sheet/index.js';
 import { farMoreGoesIn } from './far-more-goes-in.js';
 
 /** Something that keeps figures from being whole or right, with the place to settle it. */
@@ -42,6 +44,7 @@ export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
   nameEnds(evaluation, add);
   productEnds(evaluation, add, addGaps);
   materialEnds(evaluation, add, addGaps);
+  shipmentEnds(evaluation, addGaps);
   overheadEnds(evaluation, add, addGaps);
   return [...found.values()]
     .map((end) => ({ ...end, affects: [...end.affects] }))
@@ -59,10 +62,10 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
     conflictEnds(evaluation, add, { kind: 'product', id: product.id, name: product.name });
     proportionEnd(evaluation, add, product);
     const points = sheet.rowsOf('pricePoint', 'productId', product.id);
-    const isComponentOnly = points.length === 0 && sheet.rowsOf('billLine', 'componentId', product.id).length > 0;
-    if (isComponentOnly) continue;
-    addGaps(plannedUnits(sheet, product.id).gaps, [product.id]);
-    if (points.length === 0)
+    // What others use need not be sold, nor be planned to be.
+    const isComponent = sheet.rowsOf('billLine', 'componentId', product.id).length > 0;
+    if (!isComponent) addGaps(plannedUnits(sheet, product.id).gaps, [product.id]);
+    if (points.length === 0 && !isComponent)
       add(
         'no-selling-price',
         `No price set yet for ${product.name}`,
@@ -76,21 +79,19 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
       if (!hasEnding(point.ending, minorUnit(sheet.settings().currency)))
         add(
           'ending-not-in-currency',
-          `There are no prices in ${sheet.settings().currency} with the ending "${point.ending}": the price of ${product.name} is suggested without it`,
+          `No price in ${sheet.settings().currency} can end in "${point.ending}", so the price of ${product.name} is suggested without it`,
           { ...place, field: 'ending' },
           [product.id],
         );
       if (sale.contribution.amount?.isNegative())
         add(
           'below-contribution-floor',
-          `Each sale of ${product.name} costs you money: its price is below what the unit costs by itself`,
+          `Each sale of ${product.name} loses money: its price is below the variable cost`,
           place,
           [product.id],
         );
       else if (sale.profit.amount?.isNegative())
-        add('below-profit-floor', `The price of ${product.name} does not carry its share of the running costs`, place, [
-          product.id,
-        ]);
+        add('below-profit-floor', `The price of ${product.name} does not cover its overheads`, place, [product.id]);
     }
   }
 }
@@ -106,7 +107,7 @@ function nameEnds({ sheet }: Evaluation, add: Add): void {
       else
         add(
           'same-name',
-          `Two rows bear the same name (${labelOfKind(kind)}): "${namesake}" and "${name}"; give one of them another`,
+          `Two rows have the same name (${labelOfKind(kind)}): "${namesake}" and "${name}"; rename one of them`,
           { kind, id, field: 'name' },
           [],
         );
@@ -121,7 +122,7 @@ function proportionEnd(evaluation: Evaluation, add: Add, product: RowOf<'product
   const word = unitWord(product.outputUnit);
   add(
     'far-more-goes-in',
-    `${perUnit.toSignificantDigits(3).toFixed()} ${word} go into one ${word} of ${product.name}: are these the quantities of a batch?`,
+    `${numberIn(evaluation.sheet, perUnit.toSignificantDigits(3).toFixed())} ${word} go into one ${word} of ${product.name}: are these the quantities of a batch?`,
     { kind: 'product', id: product.id, field: 'batchSize' },
     [product.id],
   );
@@ -130,7 +131,8 @@ function proportionEnd(evaluation: Evaluation, add: Add, product: RowOf<'product
 /** Two conversions of an item that do not agree: both are said, for only its owner knows which is right. */
 function conflictEnds({ sheet }: Evaluation, add: Add, item: ConvertedItem): void {
   for (const { conversion, stated, otherwise } of conversionConflicts(ownConversions(sheet, item))) {
-    const say = (amount: Decimal) => `${amount.toSignificantDigits(4).toFixed()} ${unitWord(conversion.equalUnit)}`;
+    const say = (amount: Decimal) =>
+      `${numberIn(sheet, amount.toSignificantDigits(4).toFixed())} ${unitWord(conversion.equalUnit)}`;
     const sentence = `One ${unitWord(conversion.unit)} of ${item.name} is stated as ${say(stated)}, but its other conversions make it ${say(otherwise)}`;
     const affects = item.kind === 'product' ? [item.id] : productsUsing(sheet, item.id).map((each) => each.id);
     add(
@@ -154,10 +156,22 @@ function materialEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
     const place = { kind: 'supplierPrice', id: price.id, field: 'validFrom' } as const;
     add(
       'price-over-a-year-old',
-      `The price of ${material.name} is from ${price.validFrom}, more than a year ago`,
+      `The price of ${material.name} is from ${dayIn(sheet, price.validFrom)}, more than a year ago`,
       place,
       productsUsing(sheet, material.id).map((each) => each.id),
     );
+  }
+}
+
+/** What the landed cost of shipments lacks; a settled one is done with. */
+function shipmentEnds(evaluation: Evaluation, addGaps: AddGaps): void {
+  const { sheet } = evaluation;
+  for (const { id, state } of sheet.all('shipment')) {
+    if (state === 'settled') continue;
+    const products = new Set(
+      linesOf(sheet, id).flatMap(({ materialId }) => productsUsing(sheet, materialId).map((each) => each.id)),
+    );
+    addGaps(evaluation.read(landedShipment, id).landed.gaps, [...products]);
   }
 }
 
@@ -178,7 +192,7 @@ function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
   } else if (figures.notSharedOut.amount !== null && !figures.notSharedOut.amount.toDecimalPlaces(2).isZero()) {
     add(
       'overhead-not-shared-out',
-      'Some of the running costs are not shared out: the plan needs fewer productive hours than a normal month has',
+      'Some running costs are unabsorbed: the plan needs fewer productive hours than a normal month has',
       normalHours,
       [],
     );
@@ -200,7 +214,7 @@ function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void 
     ) {
       add(
         'no-hours-in-it',
-        `${product.name} has no labour, so it carries no running costs`,
+        `${product.name} has no labour, so it bears no overhead`,
         { kind: 'product', id: product.id, field: 'name' },
         [product.id],
       );

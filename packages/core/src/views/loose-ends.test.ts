@@ -1,6 +1,9 @@
 import type { Kind } from '@nuvar/book';
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { DAY, demoRows, evaluated, rowsOf, workshop } from '../testing/evaluated.js';
+import { GAPS } from '../evaluate/index.js';
+import { LOOSE_END_TITLES } from './loose-end-titles.js';
 import { VIEWS } from './views.js';
 
 type Fields = Partial<Record<Kind, Record<string, unknown>>>;
@@ -44,6 +47,32 @@ describe('loose ends', () => {
     ],
   ])('name %s', (_what, fields, expected) => {
     expect(codes(fields)).toContain(expected);
+  });
+
+  it('of every code that asks for something have a title, under which many of them stand as one', () => {
+    const asking = Object.values(GAPS).filter(({ stated }) => !stated);
+    expect(asking.filter(({ code }) => LOOSE_END_TITLES[code] === undefined)).toEqual([]);
+    const source = readFileSync(new URL('./loose-ends-view.ts', import.meta.url), 'utf8');
+    const own = [...source.matchAll(/\badd\(\s*'([a-z-]+)'/g)].map(([, code = '']) => code);
+    expect(own.length).toBeGreaterThan(8);
+    expect(own.filter((code) => LOOSE_END_TITLES[code] === undefined)).toEqual([]);
+  });
+
+  it('say nothing of a price or a plan that a component lacks', () => {
+    const rows = rowsOf((book) => {
+      book.add('settings', { name: 'Components', openDaysPerMonth: '20' });
+      book.add('runningCost', { name: 'Rent', amount: '10' });
+      const glaze = book.add('product', { name: 'Glaze', costing: 'typed totals' });
+      const mug = book.add('product', { name: 'Mug' });
+      book.add('billLine', { productId: mug, componentId: glaze, quantity: '1', unit: 'each' });
+    });
+    const ends = VIEWS.looseEnds(evaluated(rows), 'book').filter(({ code }) =>
+      /^no-(selling-price|planned-units)$/.test(code),
+    );
+    expect(ends.map(({ sentence }) => sentence)).toEqual([
+      expect.stringContaining('Mug') as string,
+      expect.stringContaining('Mug') as string,
+    ]);
   });
 
   it('name quantities of a batch that were stated per unit: 300 g of stuff in each 20 g', () => {

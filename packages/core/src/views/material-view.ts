@@ -1,4 +1,4 @@
-import { listedPrice, materialPrice, priceInForce, priceInUnits } from '../purchasing/index.js';
+import { listedPrice, materialPrice, priceInForce, pricesByDay, priceInUnits } from '../purchasing/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 import { type UsedInView, usedInView } from './uses-view.js';
@@ -62,4 +62,19 @@ export function priceHistoryView(evaluation: Evaluation, materialId: string): Pr
       perBaseUnit: shown(evaluation, listedPrice, row.id, 'perBaseUnit'),
     }))
     .sort((one, other) => (one.day < other.day ? -1 : 1));
+}
+
+/**
+ * Which supplier price is in force, by the id of the material, where the rows alone do not say it: several suppliers
+ * have prices from the same day.
+ */
+export function tiedPricesView({ sheet, read }: Evaluation): Readonly<Record<string, string>> {
+  const tied: Record<string, string> = {};
+  for (const { id, preferredSupplierId } of sheet.all('material')) {
+    const prices = sheet.rowsOf('supplierPrice', 'materialId', id);
+    if (prices.length < 2 || pricesByDay(prices, sheet.asOf, preferredSupplierId).inForce.length < 2) continue;
+    const { priceId } = read(priceInForce, id);
+    if (priceId !== null) tied[id] = priceId;
+  }
+  return tied;
 }

@@ -12,6 +12,8 @@ export interface OverviewProduct {
   readonly id: string;
   readonly name: string;
   readonly pricePointId: string;
+  /** True where it is known what it leaves in a month. */
+  readonly isKnown: boolean;
 }
 
 export interface OverviewView {
@@ -50,10 +52,11 @@ export function overviewView(evaluation: Evaluation): OverviewView {
     costAndFees(evaluation, point.productId, set.fees),
   ]);
   return {
-    products: mostFirst.map(({ point }) => ({
+    products: mostFirst.map(({ point, perMonth }) => ({
       id: point.productId,
       name: sheet.row('product', point.productId)?.name ?? '',
       pricePointId: point.id,
+      isKnown: perMonth.contributionPerMonth.amount !== null,
     })),
     scale: widths
       .reduce((most: Decimal, each) => (each !== null && compared(each, most) > 0 ? each : most), ZERO)

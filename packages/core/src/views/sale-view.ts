@@ -74,7 +74,7 @@ export interface CandidateView {
   readonly ofShare: BreakEvenFigures;
 }
 
-/** A candidate price with its break-even against both fixed costs. */
+/** A candidate price, or the set price by its id, with its break-even against both fixed costs. */
 export function candidateView(evaluation: Evaluation, candidateId: string): CandidateView {
   return {
     ...shownAll(evaluation, candidateSale, candidateId, ['price', 'beforeTax', 'contribution']),

@@ -80,7 +80,7 @@ describe('the figures of the demo book hang together', () => {
     const report = JSON.stringify(reportOf(evaluation));
     expect(report).not.toMatch(/NaN|Infinity|undefined|\[object/);
     for (const end of VIEWS.looseEnds(evaluation, 'book')) {
-      expect(end.sentence).toMatch(/^[A-Z].*[^?]$|\?$/);
+      expect(end.sentence).toMatch(/^[A-Z"].*[^?]$|\?$/);
       expect(end.place).not.toBeNull();
     }
   });

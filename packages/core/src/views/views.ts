@@ -2,17 +2,22 @@ import { equipmentRate, labourRate } from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { batchSizesView } from './batch-sizes-view.js';
 import { cardView } from './card-view.js';
+import { comparedShipmentsView } from './compared-shipments-view.js';
 import { againstView, frozenView } from './comparison-view.js';
 import { loadView } from './equipment-view.js';
 import { shown } from './figure-view.js';
 import { freezableView } from './freezable-view.js';
 import { looseEndsView } from './loose-ends-view.js';
-import { listedPriceView, materialView, priceHistoryView } from './material-view.js';
+import { landedSalesView } from './landed-sales-view.js';
+import { listedPriceView, materialView, priceHistoryView, tiedPricesView } from './material-view.js';
 import { overheadView } from './overhead-view.js';
 import { overviewView } from './overview-view.js';
 import { candidateView, priceView, productView } from './sale-view.js';
+import { landedPricesView, shipmentChargeView, shipmentLineView, shipmentView } from './shipment-view.js';
+import { shipmentRulesView } from './shipment-rules-view.js';
 import { usesView } from './uses-view.js';
-import { leversOf, workingView } from './working-view.js';
+import { leversOf } from './levers-view.js';
+import { workingView } from './working-view.js';
 
 /** Everything that can be asked of an evaluation as plain data: by screens through the worker, by scripts over HTTP. */
 export const VIEWS = {
@@ -20,8 +25,16 @@ export const VIEWS = {
   looseEnds: (evaluation: Evaluation, _id: string) => looseEndsView(evaluation),
   overhead: (evaluation: Evaluation, _id: string) => overheadView(evaluation),
   material: (evaluation: Evaluation, id: string) => materialView(evaluation, id),
+  tiedPrices: (evaluation: Evaluation, _id: string) => tiedPricesView(evaluation),
   priceHistory: (evaluation: Evaluation, id: string) => priceHistoryView(evaluation, id),
   listedPrice: (evaluation: Evaluation, id: string) => listedPriceView(evaluation, id),
+  shipment: (evaluation: Evaluation, id: string) => shipmentView(evaluation, id),
+  shipmentLine: (evaluation: Evaluation, id: string) => shipmentLineView(evaluation, id),
+  comparedShipments: (evaluation: Evaluation, id: string) => comparedShipmentsView(evaluation, id),
+  shipmentRules: (evaluation: Evaluation, id: string) => shipmentRulesView(evaluation, id),
+  landedSales: (evaluation: Evaluation, id: string) => landedSalesView(evaluation, id),
+  landedPrices: (evaluation: Evaluation, id: string) => landedPricesView(evaluation, id),
+  shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),
   run: (evaluation: Evaluation, id: string) => loadView(evaluation, id),

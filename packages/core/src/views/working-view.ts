@@ -1,5 +1,4 @@
-import { type Figure, figureKey, formulaOf, type FormulaToken, slopes } from '../figure/index.js';
-import { compared } from '../number/index.js';
+import { type Figure, figureKey, formulaOf, type FormulaToken } from '../figure/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, figureView } from './figure-view.js';
 
@@ -56,22 +55,4 @@ function partView(figure: Figure, reference: string, key = figureKey(figure)): P
     note: figure.note,
     input: figure.operation === 'input' || figure.operation === 'missing' ? figure.place : null,
   };
-}
-
-/** What moves a figure most: its inputs, by how far the figure moves when each of them rises by one percent. */
-export interface LeverView extends FigureView {
-  readonly subject: string;
-  readonly perPercent: string;
-}
-
-/** The fields that move a figure most: by how much it moves when each of them rises by one percent, the largest first. */
-export function leversOf(evaluation: Evaluation, key: string, most: number): LeverView[] {
-  const figure = evaluation.figure(key);
-  if (figure === null) return [];
-  return slopes(figure)
-    .map(({ input, slope }) => ({ input, effect: slope.mul(input.amount ?? 0).div(100) }))
-    .filter(({ effect }) => !effect.isZero())
-    .sort((one, other) => compared(other.effect.abs(), one.effect.abs()))
-    .slice(0, most)
-    .map(({ input, effect }) => ({ ...figureView(input), subject: input.subject, perPercent: effect.toFixed() }));
 }

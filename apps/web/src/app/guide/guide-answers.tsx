@@ -1,38 +1,41 @@
 import type { StoredRow } from '@nuvar/book';
-import { Link } from 'react-router';
-import { useBookPath, useRowsOf, useSettings } from '../../book/use-book.js';
+import { useRowsOf, useSettings } from '../../book/use-book.js';
 import { RowField } from '../../controls/row-field.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { GapList } from '../../figures/gap-list.js';
-import { unitWords } from '../../figures/format.js';
+import { manyUnits, unitWords } from '../../figures/format.js';
 import { RunningCostGrid } from '../../overhead/running-cost-grid.js';
 import { FirstPrice } from '../../selling/first-price.js';
+import { SuggestedPrice, TargetFields } from '../../selling/suggested-price.js';
 import { CostCard } from '../../costing/cost-card.js';
 import { PRODUCT_KIND_WORDS } from '../../production/product-words.js';
+import { Fields } from '../../controls/fields.js';
+import { ScreenLink } from '../../figures/screen-link.js';
 
 interface Answering {
   readonly product: StoredRow<'product'>;
 }
 
-const pieces = ({ outputUnit }: StoredRow<'product'>) => (outputUnit === 'each' ? 'pieces' : unitWords(outputUnit));
+const pieces = ({ outputUnit }: StoredRow<'product'>) => manyUnits(outputUnit);
 
 /** How it is made: what kind of product it is, in what it is counted, and how large a batch is. */
 export function OneGo({ product }: Answering) {
   return (
-    <div className="fields max-w-xl">
-      <RowField kind="product" id={product.id} field="kind" label="It is" words={PRODUCT_KIND_WORDS} />
-      <RowField kind="product" id={product.id} field="outputUnit" label="You count it by the" />
-      <RowField kind="product" id={product.id} field="batchSize" label="One go starts" suffix={pieces(product)} />
+    <Fields className="max-w-xl">
+      <RowField kind="product" id={product.id} field="kind" words={PRODUCT_KIND_WORDS} />
+      <RowField kind="product" id={product.id} field="outputUnit" label="Counted in" />
+      <RowField kind="product" id={product.id} field="batchSize" suffix={pieces(product)} unit={product.outputUnit} />
       <RowField
         kind="product"
         id={product.id}
         field="plannedUnitsPerMonth"
-        label="You hope to sell"
+        label="Planned sales"
         suffix={`${pieces(product)} a month`}
+        unit={product.outputUnit}
         placeholder="not yet"
       />
-    </div>
+    </Fields>
   );
 }
 
@@ -42,18 +45,12 @@ export function LostPieces({ product }: Answering) {
   const unit = unitWords(product.outputUnit);
   return (
     <>
-      <div className="fields max-w-xl">
-        <RowField
-          kind="product"
-          id={product.id}
-          field="yieldPercent"
-          label="Of a hundred come out good"
-          suffix={pieces(product)}
-        />
-      </div>
+      <Fields className="max-w-xl">
+        <RowField kind="product" id={product.id} field="yieldPercent" suffix="% comes out good" />
+      </Fields>
       {card && (
         <p className="mt-3">
-          What is lost costs <Amount figure={card.losses.total} digits={4} withUnit /> of each good {unit}.
+          Losses cost <Amount figure={card.losses.total} digits={4} withUnit />, on each good {unit}.
         </p>
       )}
     </>
@@ -67,21 +64,21 @@ export function YearlyBills() {
   return (
     <>
       <RunningCostGrid />
-      <div className="fields max-w-xl mt-3">
+      <Fields className="max-w-xl mt-3">
         <RowField kind="settings" id={settings.id} field="openDaysPerWeek" label="You are open" suffix="days a week" />
         <RowField
           kind="settings"
           id={settings.id}
           field="normalLabourHoursPerMonth"
-          label="Work is done in a normal month for"
-          suffix="hours"
-          placeholder="as the plan needs"
+          label="Normal productive hours"
+          suffix="hours a month"
+          placeholder="as planned"
         />
-      </div>
+      </Fields>
       {view && (
         <p className="mt-3">
-          An open day costs <Amount figure={view.perOpenDay} digits={2} withUnit />. The products carry it by the hours
-          of work that are in them: <Amount figure={view.rate} digits={2} withUnit />.
+          An open day costs <Amount figure={view.perOpenDay} digits={2} withUnit />. The products share it by their
+          labour hours: <Amount figure={view.rate} digits={2} withUnit />.
         </p>
       )}
     </>
@@ -92,10 +89,9 @@ export function YearlyBills() {
 export function Result({ product }: Answering) {
   const card = useView('card', product.id);
   const point = useRowsOf('pricePoint', 'productId', product.id)[0];
-  const path = useBookPath();
   const fullCost = card?.lines.find((line) => line.id === 'fullCost')?.perUnit;
   return (
-    <div className="guide-result">
+    <div className="grid gap-8 desk:grid-cols-[minmax(0,1fr)_23rem]">
       <div>
         {point === undefined ? <FirstPrice product={product} /> : <WhatIsLeft product={product} point={point} />}
       </div>
@@ -103,9 +99,9 @@ export function Result({ product }: Answering) {
         {card && <CostCard productId={product.id} card={card} unit={unitWords(product.outputUnit)} />}
         {fullCost && <GapList gaps={fullCost.gaps} />}
         <p className="mt-3">
-          <Link className="link" to={`${path}/plan/${product.id}`}>
+          <ScreenLink to="plan" row={product.id}>
             How many must be sold?
-          </Link>
+          </ScreenLink>
         </p>
       </div>
     </div>
@@ -115,22 +111,30 @@ export function Result({ product }: Answering) {
 function WhatIsLeft({ product, point }: Answering & { readonly point: StoredRow<'pricePoint'> }) {
   const view = useView('price', point.id);
   const { currency } = useSettings();
-  const path = useBookPath();
   return (
-    <section aria-label="What is left">
-      <div className="fields">
-        <RowField kind="pricePoint" id={point.id} field="price" label="You ask" suffix={currency} />
-      </div>
-      {view && (
+    <section aria-label="Result">
+      <Fields>
+        <RowField
+          kind="pricePoint"
+          id={point.id}
+          field="price"
+          label="Price"
+          suffix={currency}
+          placeholder="not set yet"
+        />
+        <TargetFields point={point} />
+      </Fields>
+      {view && <SuggestedPrice point={point} view={view} />}
+      {view && point.price !== null && (
         <p className="mt-3">
-          Each sale leaves <Amount figure={view.contribution} digits={2} withUnit /> for the bills and for you, and{' '}
-          <Amount figure={view.profit} digits={2} /> when it has carried its share of the bills.
+          Each sale leaves <Amount figure={view.contribution} digits={2} withUnit /> before overheads; your profit is{' '}
+          <Amount figure={view.profit} digits={2} /> after them.
         </p>
       )}
       <p className="mt-2">
-        <Link className="link" to={`${path}/sell/${product.id}`}>
+        <ScreenLink to="sell" row={product.id}>
           Fees, discounts and targets
-        </Link>
+        </ScreenLink>
       </p>
     </section>
   );

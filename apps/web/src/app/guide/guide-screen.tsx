@@ -1,26 +1,31 @@
 import { newId, type StoredRow } from '@nuvar/book';
+import { useEffect, useRef } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { createOf } from '../../book/operations.js';
-import { useBookPath, useEdit, useRow, useSettings, useUnarchived } from '../../book/use-book.js';
+import { useEdit, useRow, useSettings, useUnarchived } from '../../book/use-book.js';
 import { TypedInput } from '../../controls/typed-input.js';
 import { useView } from '../../engine/use-view.js';
 import { LeadFigure } from '../../figures/lead-figure.js';
 import { unitWords } from '../../figures/format.js';
 import { GUIDE_STEPS } from './guide-steps.js';
+import { ScreenLink } from '../../figures/screen-link.js';
+import { useAddress } from '../../book/place.js';
+
+const ASKING = '[&>p]:mb-3 [&>p]:max-w-[42rem]';
 
 /**
  * Asks for what people forget, one question at a time. Every answer is written where it belongs as it is given, so that the
  * guide can be left at any step and taken up again; which step is open stands in the address.
  */
 export function GuideScreen() {
-  const { productId } = useParams();
+  const { rowId: productId } = useParams();
   const product = useRow('product', productId);
-  const path = useBookPath();
+  const address = useAddress();
   return (
-    <div className="page">
+    <div className="max-w-page">
       <p>
-        <Link className="link" to={product ? `${path}/make/${product.id}` : `${path}/make`}>
-          Leave the guide; what you have typed is kept
+        <Link className="link link-primary" to={product ? address('make', product.id) : address('make')}>
+          Leave the guide (your entries are saved)
         </Link>
       </p>
       {product === undefined ? <ChooseProduct /> : <GuidedProduct product={product} />}
@@ -31,22 +36,22 @@ export function GuideScreen() {
 function ChooseProduct() {
   const products = useUnarchived('product');
   const navigate = useNavigate();
-  const path = useBookPath();
+  const address = useAddress();
   const edit = useEdit();
   const begin = (name: string): string | null => {
     const id = newId();
     const problem = edit([createOf('product', id, { name: name.trim() })])[0];
-    if (problem === undefined) void navigate(`${path}/make/guide/${id}`);
+    if (problem === undefined) void navigate(address('guide', id));
     return problem?.sentence ?? null;
   };
   return (
-    <section aria-label="Guide" className="guide">
-      <h1 className="screen-title">What do you make, or do, or sell?</h1>
+    <section aria-label="Guide" className={ASKING}>
+      <h1 className="font-serif text-title">What do you make, or do, or sell?</h1>
       <p className="text-soft">
         One product is enough to begin with: a mug, a loaf, an hour of teaching. Type what it is called.
       </p>
       <div className="max-w-sm">
-        <TypedInput label="Name of the product" value="" commit={begin} placeholder="its name, then Enter" />
+        <TypedInput label="Name of the product" value="" commit={begin} placeholder="name, then Enter" autoFocus />
       </div>
       {products.length > 0 && (
         <p className="mt-4">
@@ -54,9 +59,9 @@ function ChooseProduct() {
           {products.slice(0, 8).map(({ id, name }, index) => (
             <span key={id}>
               {index > 0 && ', '}
-              <Link className="link" to={`${path}/make/guide/${id}`}>
+              <ScreenLink to="guide" row={id}>
                 {name}
-              </Link>
+              </ScreenLink>
             </span>
           ))}
         </p>
@@ -73,36 +78,44 @@ function GuidedProduct({ product }: { readonly product: StoredRow<'product'> }) 
   const view = useView('product', product.id);
   const { currency } = useSettings();
   const go = (index: number) => setParameters({ step: GUIDE_STEPS[index]?.id ?? '' });
+  const asking = useRef<HTMLElement>(null);
+  useEffect(() => {
+    asking.current?.querySelector<HTMLElement>('input, select')?.focus();
+  }, [at]);
   if (step === undefined) return null;
   const { Questions } = step;
   return (
-    <div className="guide-split">
+    <div className="mt-3 grid gap-10 desk:grid-cols-[13rem_minmax(0,1fr)]">
       <nav aria-label="Steps of the guide">
-        <ol className="guide-steps">
+        <ol className="grid list-inside list-decimal gap-0.5 marker:text-soft">
           {GUIDE_STEPS.map(({ id, short }, index) => (
             <li key={id}>
-              <Link to={`?step=${id}`} aria-current={index === at ? 'step' : undefined} className="guide-step">
+              <Link
+                to={`?step=${id}`}
+                aria-current={index === at ? 'step' : undefined}
+                className={index === at ? 'border-b-2 border-primary px-1 font-semibold' : 'px-1 text-soft'}
+              >
                 {short}
               </Link>
             </li>
           ))}
         </ol>
         <p className="text-soft mt-4">One {unitWords(product.outputUnit)} so far</p>
-        <LeadFigure figure={view?.fullCost} digits={2} unit={currency} />
+        <LeadFigure figure={view?.fullCost} digits={2} unit={currency} inWords={false} />
       </nav>
-      <section aria-label={step.question} className="guide">
+      <section ref={asking} aria-label={step.question} className={ASKING}>
         <p className="text-soft">{product.name}</p>
-        <h1 className="screen-title">{step.question}</h1>
+        <h1 className="font-serif text-title">{step.question}</h1>
         <p className="text-soft">{step.why}</p>
         <Questions product={product} />
-        <div className="guide-buttons">
+        <div className="mt-6 flex gap-3">
           {at > 0 && (
-            <button type="button" className="button" onClick={() => go(at - 1)}>
+            <button type="button" className="btn" onClick={() => go(at - 1)}>
               Back
             </button>
           )}
           {at < GUIDE_STEPS.length - 1 && (
-            <button type="button" className="button button-main" onClick={() => go(at + 1)}>
+            <button type="button" className="btn btn-primary" onClick={() => go(at + 1)}>
               Next: {GUIDE_STEPS[at + 1]?.short}
             </button>
           )}

@@ -3,6 +3,7 @@ import { createOf, nextPosition } from '../../book/operations.js';
 import { useAll, useEdit, useRowsOf, useSettings } from '../../book/use-book.js';
 import { RowField } from '../../controls/row-field.js';
 import { LabourGrid } from '../../production/labour-grid.js';
+import { Fields } from '../../controls/fields.js';
 
 /** The work on a product; the owner's own time is asked for where nobody has thought of it. */
 export function OwnTime({ product }: { readonly product: StoredRow<'product'> }) {
@@ -18,7 +19,7 @@ export function OwnTime({ product }: { readonly product: StoredRow<'product'> })
     const made = own === undefined ? [createOf('labourGrade', gradeId, { name: 'My own time', ownersTime: true })] : [];
     const step = {
       productId: product.id,
-      name: 'My part of it',
+      name: 'My work',
       gradeId,
       position: nextPosition('labourStep', steps, []),
     };
@@ -29,14 +30,14 @@ export function OwnTime({ product }: { readonly product: StoredRow<'product'> })
       <LabourGrid product={product} />
       {!hasOwn && (
         <p className="mt-2">
-          <button type="button" className="button" onClick={countMine}>
-            Count my own time
+          <button type="button" className="btn" onClick={countMine}>
+            Add my own time
           </button>{' '}
           <span className="text-soft">adds a step for you: type how long it takes.</span>
         </p>
       )}
       {used.length > 0 && (
-        <div className="fields max-w-xl mt-3">
+        <Fields className="max-w-xl mt-3">
           {used.map(({ id, name }) => (
             <RowField
               key={id}
@@ -48,7 +49,7 @@ export function OwnTime({ product }: { readonly product: StoredRow<'product'> })
               placeholder="not yet"
             />
           ))}
-        </div>
+        </Fields>
       )}
     </>
   );

@@ -4,6 +4,8 @@ import { model } from '../../book/model.js';
 import { useAll, useEdit, useRowsOf } from '../../book/use-book.js';
 import { newMaterial } from '../../purchasing/material-rows.js';
 import { PackPrice } from './pack-price.js';
+import { Empty } from '../../figures/empty.js';
+import { Fields } from '../../controls/fields.js';
 
 const SMALL_THINGS = ['Box', 'Label', 'Insert or card', 'Filling', 'Tape'] as const;
 
@@ -32,22 +34,22 @@ export function SmallThings({ product }: { readonly product: StoredRow<'product'
   const left = SMALL_THINGS.filter((name) => !packaging.some((each) => each.name === name));
   return (
     <>
-      <div className="fields max-w-xl">
+      <Fields className="max-w-xl">
         {packaging.map((material) => (
           <PackPrice key={material.id} material={material} />
         ))}
-      </div>
-      {packaging.length === 0 && <p className="empty">Nothing yet: not even a bag or a label?</p>}
+      </Fields>
+      {packaging.length === 0 && <Empty>Nothing yet. Not even a bag or a label?</Empty>}
       <p className="mt-3">
         One for each piece:{' '}
         {left.map((name) => (
-          <button key={name} type="button" className="button mr-2" onClick={() => add(name)}>
+          <button key={name} type="button" className="btn mr-2" onClick={() => add(name)}>
             {name}
           </button>
         ))}
       </p>
       <p className="text-soft">
-        What is there already, or takes more than one, is typed into the bill under "What goes in".
+        Other quantities, and packaging that is in the book already, are entered under Materials.
       </p>
     </>
   );

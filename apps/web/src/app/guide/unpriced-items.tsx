@@ -2,6 +2,8 @@ import type { StoredRow } from '@nuvar/book';
 import { useAll, useRowsOf, useVersion } from '../../book/use-book.js';
 import { model } from '../../book/model.js';
 import { PackPrice } from './pack-price.js';
+import { DetailHeading } from '../../figures/detail-heading.js';
+import { Fields } from '../../controls/fields.js';
 
 /** The materials of a product whose price nobody has typed yet, with the fields for it. */
 export function UnpricedItems({ product }: { readonly product: StoredRow<'product'> }) {
@@ -15,12 +17,12 @@ export function UnpricedItems({ product }: { readonly product: StoredRow<'produc
   if (open.length === 0) return null;
   return (
     <section aria-label="Pack prices" className="mt-4">
-      <h2 className="detail-heading">What does a pack cost you?</h2>
-      <div className="fields max-w-xl">
+      <DetailHeading as="h2">What does a pack cost?</DetailHeading>
+      <Fields className="max-w-xl">
         {open.map((material) => (
           <PackPrice key={material.id} material={material} />
         ))}
-      </div>
+      </Fields>
     </section>
   );
 }

@@ -9,14 +9,13 @@ import {
   type ListRow,
 } from '@nuvar/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { noticed } from '../../state/notices-slice.js';
-import { useAppDispatch } from '../../state/store.js';
 import { today } from '../../state/today.js';
 import { model } from '../../book/model.js';
-import { useAll, useEdit, useSettings, useVersion } from '../../book/use-book.js';
+import { useEdit, useSettings, useVersion } from '../../book/use-book.js';
 import { knownUnits, readUnit } from '../../controls/known-units.js';
-import { decimalSign, unitWords } from '../../figures/format.js';
-import { OUTCOME_WORDS } from './import-words.js';
+import { counted, countText, decimalSign, unitWords } from '../../figures/format.js';
+import { ImportSettings, LABELLED } from './import-settings.js';
+import { OUTCOME_COUNTS, OUTCOME_WORDS } from './import-words.js';
 import { PreviewTable } from './preview-table.js';
 import type { ReadSource } from './read-file.js';
 
@@ -24,18 +23,19 @@ const OUTCOMES = Object.keys(OUTCOME_WORDS) as ListOutcome[];
 
 interface ImportPreviewProps {
   readonly source: ReadSource;
-  readonly onDone: () => void;
+  /** Goes back to choosing a file: with a sentence where something was imported. */
+  readonly onDone: (done: string | null) => void;
 }
 
 /** Shows what each row will do before anything is taken in; columns, units and links can be put right. */
 export function ImportPreview({ source, onDone }: ImportPreviewProps) {
   const settings = useSettings();
+  const { locale } = settings;
   const [sheet, setSheet] = useState(0);
   const table = useMemo(() => source.tables[sheet]?.table ?? [], [source, sheet]);
   const [reading, setReading] = useState<ListReading>(() => firstReading(table, settings.locale, settings.currency));
   const [shown, setShown] = useState<ListOutcome | null>(null);
   const edit = useEdit();
-  const dispatch = useAppDispatch();
   const [problem, setProblem] = useState<string | null>(null);
   const version = useVersion('material', 'supplier', 'supplierPrice', 'itemConversion', 'bookUnit');
   const settled = useDeferredValue(reading);
@@ -55,28 +55,27 @@ export function ImportPreview({ source, onDone }: ImportPreviewProps) {
     const operations = priceListOperations(rows, model.rows, newId);
     if (operations.length > MOST_OPERATIONS) {
       setProblem(
-        `This makes ${operations.length} new rows, and at most ${MOST_OPERATIONS} are taken in at once. Split the list.`,
+        `This would add ${countText(operations.length, locale)} rows, and at most ${countText(MOST_OPERATIONS, locale)} can be imported at once. Split the list.`,
       );
       return;
     }
     const found = edit(operations)[0];
     if (found !== undefined) {
-      setProblem(`${found.sentence} Nothing was taken in.`);
+      setProblem(`${found.sentence} Nothing was imported.`);
       return;
     }
-    dispatch(noticed({ sentence: `${good} prices taken in from ${source.name}. One undo takes them all back.` }));
-    onDone();
+    onDone(`${counted(good, 'price', locale)} imported from ${source.name}. One undo removes them all.`);
   };
   return (
-    <section aria-label="What was read" className="mt-4">
-      <h2 className="section-title">
+    <section aria-label="Preview" className="mt-4">
+      <h2 className="text-section">
         {source.name} <span className="text-soft font-normal">{source.said}</span>
       </h2>
       {source.tables.length > 1 && (
         <label className="flex items-center gap-2">
           Sheet
           <select
-            className="input-line max-w-60"
+            className="select max-w-60"
             value={sheet}
             onChange={(event) => chooseSheet(Number(event.target.value))}
           >
@@ -88,21 +87,21 @@ export function ImportPreview({ source, onDone }: ImportPreviewProps) {
           </select>
         </label>
       )}
-      <Assumptions reading={reading} change={change} />
+      <ImportSettings key={sheet} reading={reading} change={change} />
       <UnknownUnits rows={rows} reading={reading} change={change} />
-      <div className="chips my-2" role="group" aria-label="Rows by what they will do">
-        <button type="button" className="chip" aria-pressed={shown === null} onClick={() => setShown(null)}>
-          all {rows.length} rows
+      <div className="flex flex-wrap gap-1.5 my-2" role="group" aria-label="Rows by what they will do">
+        <button type="button" className="btn" aria-pressed={shown === null} onClick={() => setShown(null)}>
+          all {counted(rows.length, 'row', locale)}
         </button>
         {OUTCOMES.map((outcome) => (
           <button
             key={outcome}
             type="button"
-            className="chip"
+            className="btn"
             aria-pressed={shown === outcome}
             onClick={() => setShown(outcome)}
           >
-            {count(outcome)} {OUTCOME_WORDS[outcome]}
+            {counted(count(outcome), OUTCOME_COUNTS[outcome][0], locale, OUTCOME_COUNTS[outcome][1])}
           </button>
         ))}
       </div>
@@ -113,18 +112,17 @@ export function ImportPreview({ source, onDone }: ImportPreviewProps) {
         change={change}
       />
       {problem !== null && (
-        <p className="hint-refused" role="alert">
+        <p className="text-error" role="alert">
           {problem}
         </p>
       )}
-      <div className="dialog-buttons">
-        <button type="button" className="button" onClick={onDone}>
+      <div className="sticky bottom-0 mt-2 flex justify-end gap-2 border-t border-base-300 bg-base-100 py-2">
+        <button type="button" className="btn" onClick={() => onDone(null)}>
           Cancel
         </button>
-        <button type="button" className="button button-main" disabled={good === 0} onClick={take}>
-          {count('not understood') > 0
-            ? `Take in ${good} prices, leave out ${count('not understood')}`
-            : `Take in ${good} prices`}
+        <button type="button" className="btn btn-primary" disabled={good === 0} onClick={take}>
+          Import {counted(good, 'price', locale)}
+          {count('not understood') > 0 && `, leave out ${countText(count('not understood'), locale)}`}
         </button>
       </div>
     </section>
@@ -147,76 +145,6 @@ interface PartProps {
   readonly change: (more: Partial<ListReading>) => void;
 }
 
-/** What holds for all rows whose own cells say nothing of it, and how numbers and days are written. */
-function Assumptions({ reading, change }: PartProps) {
-  const suppliers = useAll('supplier');
-  return (
-    <div className="import-assumptions">
-      {!reading.mapping.includes('supplier') && (
-        <label>
-          Supplier
-          <input
-            className="input-line"
-            list="import-suppliers"
-            value={reading.supplier}
-            placeholder="nobody said"
-            maxLength={120}
-            onChange={(event) => change({ supplier: event.target.value })}
-          />
-          <datalist id="import-suppliers">
-            {suppliers.map(({ id, name }) => (
-              <option key={id} value={name} />
-            ))}
-          </datalist>
-        </label>
-      )}
-      {!reading.mapping.includes('currency') && (
-        <label>
-          Currency
-          <input
-            className="input-line"
-            value={reading.currency}
-            maxLength={3}
-            onChange={(event) => change({ currency: event.target.value.toUpperCase() })}
-          />
-        </label>
-      )}
-      {!reading.mapping.includes('validFrom') && (
-        <label>
-          Valid from
-          <input
-            type="date"
-            className="input-line"
-            value={reading.validFrom}
-            onChange={(event) => event.target.value !== '' && change({ validFrom: event.target.value })}
-          />
-        </label>
-      )}
-      <label>
-        Numbers as
-        <select
-          className="input-line"
-          value={reading.decimalSign}
-          onChange={(event) => change({ decimalSign: event.target.value === ',' ? ',' : '.' })}
-        >
-          <option value=".">1,234.50</option>
-          <option value=",">1.234,50</option>
-        </select>
-      </label>
-      <label>
-        Rows begin at line
-        <input
-          type="number"
-          min={1}
-          className="input-line"
-          value={reading.firstRow + 1}
-          onChange={(event) => change({ firstRow: Math.max(0, Number(event.target.value) - 1) })}
-        />
-      </label>
-    </div>
-  );
-}
-
 /** Words for units that nobody knows: said once, they are known for the whole list. */
 function UnknownUnits({ rows, reading, change }: PartProps & { readonly rows: readonly ListRow[] }) {
   const words = [
@@ -224,19 +152,19 @@ function UnknownUnits({ rows, reading, change }: PartProps & { readonly rows: re
   ];
   if (words.length === 0) return null;
   return (
-    <div className="import-assumptions" role="group" aria-label="Units of this list">
+    <div className={LABELLED} role="group" aria-label="Units of this list">
       {words.slice(0, 8).map((word) => (
         <label key={word}>
           "{word}" is
           <select
-            className="input-line"
+            className="select"
             value={Object.hasOwn(reading.unitWords, word) ? reading.unitWords[word] : ''}
             onChange={(event) => {
               const { [word]: _before, ...others } = reading.unitWords;
               change({ unitWords: event.target.value === '' ? others : { ...others, [word]: event.target.value } });
             }}
           >
-            <option value="">not known yet</option>
+            <option value="">choose a unit</option>
             {knownUnits().map((code) => (
               <option key={code} value={code}>
                 {unitWords(code)}

@@ -4,6 +4,8 @@ import { BackLink } from '../../controls/back-link.js';
 import { ImportPreview } from './import-preview.js';
 import { readPasted, type ReadSource } from './read-file.js';
 import { startReading } from './start-reading.js';
+import { Empty } from '../../figures/empty.js';
+import { ScreenLink } from '../../figures/screen-link.js';
 
 /** A file that is being read; leaving the screen stops it too. */
 interface Reading {
@@ -11,17 +13,23 @@ interface Reading {
   readonly stop: () => void;
 }
 
-/** Takes in a supplier's price list or invoice: from a file or pasted, previewed row by row, then as one change. */
+/** Imports a supplier's price list or invoice: from a file or pasted, previewed row by row, then as one change. */
 export function ImportScreen() {
   const mayEdit = useMayEdit();
   const [source, setSource] = useState<ReadSource | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [done, setDone] = useState<string | null>(null);
   const [reading, setReading] = useState<Reading | null>(null);
   useEffect(() => () => reading?.stop(), [reading]);
   const show = (read: ReadSource | null, refusal: string | null) => {
     setReading(null);
     setSource(read);
     setProblem(refusal);
+    setDone(null);
+  };
+  const finish = (sentence: string | null) => {
+    setSource(null);
+    setDone(sentence);
   };
   const takeFile = (file: File | undefined) => {
     if (file === undefined) return;
@@ -40,13 +48,22 @@ export function ImportScreen() {
     takeFile(event.dataTransfer.files[0]);
   };
   return (
-    <div className="page">
+    <div className="max-w-page">
       <BackLink to="buy">Back to the materials</BackLink>
-      <h1 className="screen-title">Take in a price list or an invoice</h1>
-      {!mayEdit && <p className="empty">You may look at this book, and not change it.</p>}
+      <h1 className="font-serif text-title">Import a price list or an invoice</h1>
+      {!mayEdit && <Empty>You may read this book, but not change it.</Empty>}
+      {done !== null && (
+        <p role="status" className="my-3 border-l-4 border-primary py-1 pl-3">
+          {done} <ScreenLink to="buy">See the materials</ScreenLink>
+        </p>
+      )}
       {mayEdit && (
-        <div className="import-drop" onDragOver={(event) => event.preventDefault()} onDrop={onDrop}>
-          <label className="button">
+        <div
+          className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2.5 border border-dashed border-rule p-3"
+          onDragOver={(event) => event.preventDefault()}
+          onDrop={onDrop}
+        >
+          <label className="btn">
             Choose a file
             <input
               type="file"
@@ -59,10 +76,10 @@ export function ImportScreen() {
             />
           </label>
           <span className="text-soft">
-            CSV, XLSX, or a UBL 2.1 invoice (XML); it can be dropped here too. Or paste rows from a spreadsheet:
+            CSV, XLSX, or a UBL 2.1 invoice (XML). You can also drop a file here, or paste rows from a spreadsheet:
           </span>
           <textarea
-            className={`input-line import-paste ${source === null ? 'h-24' : ''}`}
+            className={`textarea resize-y ${source === null ? 'h-24' : 'h-8 min-h-8'}`}
             aria-label="Paste rows here"
             placeholder="Paste rows here"
             value=""
@@ -73,27 +90,27 @@ export function ImportScreen() {
       )}
       {mayEdit && source === null && reading === null && (
         <p className="text-soft mt-3 max-w-3xl">
-          One row a material, with its columns in any order; a row that names them helps. Before anything is written you
-          see what each row will do: a new material, a new price and by how much it differs, or why it is not
-          understood. What you take in is one change, and one undo takes all of it back.
+          One row for each material. The columns can be in any order; a row of headings helps. Before anything is saved
+          you see the result of each row: a new material, a new price and how much it differs, or why it was not
+          understood. One undo removes everything that was imported.
         </p>
       )}
       {reading !== null && (
         <p role="status" className="flex items-center gap-3 mt-3">
-          {reading.name} is being read
+          Reading {reading.name}
           <progress className="progress progress-primary w-32" aria-label={`Reading ${reading.name}`} />
-          <button type="button" className="quiet-button" onClick={() => setReading(null)}>
+          <button type="button" className="btn btn-ghost" onClick={() => setReading(null)}>
             Stop
           </button>
         </p>
       )}
       {problem !== null && (
-        <p className="hint-refused" role="alert">
-          {problem} Nothing was taken in.
+        <p className="text-error" role="alert">
+          {problem} Nothing was imported.
         </p>
       )}
       {source !== null && mayEdit && (
-        <ImportPreview key={`${source.name}${source.said}`} source={source} onDone={() => setSource(null)} />
+        <ImportPreview key={`${source.name}${source.said}`} source={source} onDone={finish} />
       )}
     </div>
   );

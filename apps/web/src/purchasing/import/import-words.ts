@@ -14,10 +14,18 @@ export const FIELD_WORDS: Readonly<Record<PriceListField, string>> = {
   orderedPacks: 'packs ordered',
 };
 
+/** How many rows have a result. */
+export const OUTCOME_COUNTS: Readonly<Record<ListOutcome, readonly [one: string, many: string]>> = {
+  'new material': ['new material', 'new materials'],
+  'new price': ['new price', 'new prices'],
+  'same price': ['without a change', 'without a change'],
+  'not understood': ['not understood', 'not understood'],
+};
+
 /** What becomes of a row of it. */
 export const OUTCOME_WORDS: Readonly<Record<ListOutcome, string>> = {
   'new material': 'new material',
   'new price': 'new price',
-  'same price': 'nothing new',
+  'same price': 'no change',
   'not understood': 'not understood',
 };

@@ -1,7 +1,8 @@
 import { listNoteSentence, PRICE_LIST_FIELDS, type ListReading, type ListRow, type PriceListField } from '@nuvar/core';
+import { numberText } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../../book/use-book.js';
-import { typedText } from '../../figures/format.js';
+import { counted } from '../../figures/format.js';
 import { FIELD_WORDS, OUTCOME_WORDS } from './import-words.js';
 import { materialOffers } from './material-offers.js';
 
@@ -24,23 +25,29 @@ export function PreviewTable({ table, rows, reading, change }: PreviewTableProps
       mapping: reading.mapping.map((known, index) => (index === column ? field : known === field ? null : known)),
       linked: {},
     });
+  const headings = table[reading.firstRow - 1] ?? null;
   const nameOf = (id: string) => materials.find((material) => material.id === id)?.name ?? '';
   return (
-    <div className="import-table">
-      <table className="plain-table">
-        <thead>
+    <div className="max-h-[max(16rem,calc(100dvh-26rem))] overflow-auto [&_:is(th,td)]:pr-3.5 [&_:is(th,td)]:align-top">
+      <table className="table">
+        <thead className="sticky top-0 bg-base-100">
           <tr>
             <th scope="col">Line</th>
-            <th scope="col">What it will do</th>
+            <th scope="col">Result</th>
             {reading.mapping.map((field, column) => (
               <th key={column} scope="col">
+                {headings !== null && (
+                  <span className="block max-w-40 truncate text-note font-normal text-soft">
+                    {headings[column]?.trim() || `column ${column + 1}`}
+                  </span>
+                )}
                 <select
-                  className="input-line"
+                  className="select min-w-28"
                   aria-label={`Column ${column + 1} holds`}
                   value={field ?? ''}
                   onChange={(event) => map(column, (event.target.value || null) as PriceListField | null)}
                 >
-                  <option value="">passed over</option>
+                  <option value="">not imported</option>
                   {PRICE_LIST_FIELDS.map((each) => (
                     <option key={each} value={each}>
                       {FIELD_WORDS[each]}
@@ -53,7 +60,7 @@ export function PreviewTable({ table, rows, reading, change }: PreviewTableProps
         </thead>
         <tbody>
           {rows.slice(0, MOST_SHOWN).map((row) => (
-            <tr key={row.line} className={row.outcome === 'not understood' ? 'row-refused' : ''}>
+            <tr key={row.line} className={row.outcome === 'not understood' ? 'bg-base-200' : ''}>
               <th scope="row">{row.line}</th>
               <td>
                 {row.outcome === 'new material' || (row.outcome === 'new price' && reading.linked[row.line]) ? (
@@ -66,9 +73,7 @@ export function PreviewTable({ table, rows, reading, change }: PreviewTableProps
                 ) : (
                   <Outcome row={row} name={row.materialId === null ? '' : nameOf(row.materialId)} locale={locale} />
                 )}
-                {row.notes.length > 0 && (
-                  <div className="hint-refused">{row.notes.map(listNoteSentence).join('; ')}</div>
-                )}
+                {row.notes.length > 0 && <div className="text-error">{row.notes.map(listNoteSentence).join('; ')}</div>}
               </td>
               {reading.mapping.map((field, column) => (
                 <td key={column} className={field === null ? 'text-soft' : ''}>
@@ -79,7 +84,9 @@ export function PreviewTable({ table, rows, reading, change }: PreviewTableProps
           ))}
         </tbody>
       </table>
-      {rows.length > MOST_SHOWN && <p className="text-soft">And {rows.length - MOST_SHOWN} more.</p>}
+      {rows.length > MOST_SHOWN && (
+        <p className="text-soft">And {counted(rows.length - MOST_SHOWN, 'more row', locale)}.</p>
+      )}
     </div>
   );
 }
@@ -95,8 +102,11 @@ function Outcome({ row, name, locale }: { readonly row: ListRow; readonly name: 
         <span className="figure-print">
           {' '}
           {sign}
-          {typedText(changePercent, locale).replace('-', '−')} %
+          {numberText(changePercent, locale)} %
         </span>
+      )}
+      {outcome === 'new price' && !row.isInForce && (
+        <span className="block text-note text-soft">another supplier's price stays in force</span>
       )}
     </>
   );
@@ -118,7 +128,7 @@ function LinkChoice({ row, offers, nameOf, choose }: LinkChoiceProps) {
       : [{ id: linked, name: nameOf(linked) }, ...offers];
   return (
     <select
-      className="input-line"
+      className="select"
       aria-label={`What line ${row.line} is`}
       value={linked ?? ''}
       onChange={(event) => choose(event.target.value === '' ? null : event.target.value)}

@@ -1,43 +1,10 @@
 import ExcelJS from 'exceljs';
 import { zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { csvOf } from '../../controls/csv.js';
-import { workbookOf } from '../../controls/xlsx.js';
 import { readFile, readPasted } from './read-file.js';
 
 const file = (name: string, content: BlobPart) => new File([content], name);
 const table = async (name: string, content: BlobPart) => (await readFile(file(name, content))).tables[0]?.table ?? [];
-
-const HEADER = ['Material', 'Price, EUR', 'Note'];
-const CELLS = [
-  ['Clay, "white"', '1.1', ''],
-  ['=HYPERLINK("x")', '-0.5', 'two\nlines'],
-  ['+49 351 1', '12345678901234567.89', '007'],
-];
-
-describe('what a grid writes', () => {
-  it('is read back from XLSX by another library: numbers as numbers, formulas as text', async () => {
-    const workbook = new ExcelJS.Workbook();
-    await workbook.xlsx.load(await (await workbookOf('Materials: all', HEADER, CELLS)).arrayBuffer());
-    const [sheet] = workbook.worksheets;
-    const cell = (place: string) => sheet?.getCell(place).value;
-    expect(sheet?.name).toBe('Materials  all');
-    expect([cell('A1'), cell('A2'), cell('B2')]).toEqual(['Material', 'Clay, "white"', 1.1]);
-    expect([cell('A3'), cell('B3'), cell('C3')]).toEqual([`'=HYPERLINK("x")`, -0.5, 'two\nlines']);
-    // More digits than a workbook holds stay exact, as text.
-    expect([cell('A4'), cell('B4'), cell('C4')]).toEqual([`'+49 351 1`, '12345678901234567.89', '007']);
-  });
-
-  it('is read back from CSV, quotes and line breaks included, with formulas made harmless', async () => {
-    expect(await table('all.csv', csvOf(HEADER, CELLS))).toEqual([
-      HEADER,
-      CELLS[0],
-      [`'=HYPERLINK("x")`, '-0.5', 'two\nlines'],
-      [`'+49 351 1`, '12345678901234567.89', '007'],
-      [''],
-    ]);
-  });
-});
 
 describe('what suppliers send', () => {
   it('is read in the encodings and with the separators in which it comes', async () => {

@@ -36,5 +36,5 @@ export async function readFile(file: File): Promise<ReadSource> {
 
 /** Reads what was pasted. */
 export function readPasted(text: string): ReadSource {
-  return { name: 'Pasted', said: 'pasted text', tables: [{ name: 'Pasted', table: tableOfText(text) }] };
+  return { name: 'Pasted rows', said: '', tables: [{ name: 'Pasted', table: tableOfText(text) }] };
 }

@@ -74,9 +74,7 @@ type Node = Readonly<Record<string, unknown>>;
  */
 export function linesOfInvoice(xml: string): string[][] {
   if (/<!(DOCTYPE|ENTITY)/i.test(xml))
-    throw new ImportRefusal(
-      'This document declares entities of its own, which an invoice has no need of. It was refused.',
-    );
+    throw new ImportRefusal('This document declares entities, which an invoice does not need. It was refused.');
   const document = parsed(xml);
   const invoice = childOf(document, 'Invoice') ?? childOf(document, 'CreditNote');
   if (invoice === undefined || 'CreditNote' in document)

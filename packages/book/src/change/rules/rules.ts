@@ -6,6 +6,7 @@ import { namesDiffer, onePriceAChannel } from './names.js';
 import { linesAreOfOneItem, piecesDoNotGrow, usesAreOfOneMachine, wasteLeavesSomething } from './production.js';
 import { referencesLead, stillUsed } from './references.js';
 import type { RowRule, WrittenRow } from './rule.js';
+import { entryFeesAreInOrder, partsAreOfOneShipment, settledProblems } from './shipments.js';
 import { bookUnitsHaveNamesOfTheirOwn, conversionsConvert, unitsAreKnown, unitStillUsed } from './units.js';
 
 /** The rules that a row is held against, in the order in which their problems are told. */
@@ -20,6 +21,8 @@ const ROW_RULES: readonly RowRule[] = [
   conversionsConvert,
   piecesDoNotGrow,
   onePriceAChannel,
+  partsAreOfOneShipment,
+  entryFeesAreInOrder,
 ];
 
 /**
@@ -29,7 +32,7 @@ const ROW_RULES: readonly RowRule[] = [
 export function ruleProblems(book: BookReader, writes: readonly Write[], format = Number.POSITIVE_INFINITY): Problem[] {
   const ofRows = writes.flatMap((write) => writeProblems(book, write, format));
   const linked = writes.filter(isLinked).map(({ after }) => after as StoredRow<'billLine'>);
-  return [...ofRows, ...billProblems(book, linked, format)];
+  return [...ofRows, ...billProblems(book, linked, format), ...settledProblems(book, writes)];
 }
 
 function isLinked({ kind, before, after }: Write): boolean {

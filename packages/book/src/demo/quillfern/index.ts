@@ -2,8 +2,10 @@ import type { BookFile } from '../../file/index.js';
 import { bookBuilder } from '../demo-book.js';
 import { addPrices, addRunningCosts } from './business.js';
 import { addFrozenCard } from './frozen-card.js';
+import { at } from './ids.js';
 import { addMaterials } from './materials.js';
 import { addProducts } from './products.js';
+import { addShipments } from './shipments.js';
 import { addGrades, addMachines } from './work-and-machines.js';
 
 /**
@@ -23,12 +25,13 @@ export function quillfernPottery(): BookFile {
     normalLabourHoursPerMonth: '240',
     electricityPerKilowattHour: '0.29',
   });
-  const materials = addMaterials(book);
+  const { materials, suppliers } = addMaterials(book);
   const grades = addGrades(book);
   const machines = addMachines(book);
   const products = addProducts(book, materials, grades, machines);
   addFrozenCard(book, { materials, grades, products, machines });
   addRunningCosts(book);
   addPrices(book, products);
+  addShipments(book, materials, at(suppliers, 'Lumera Cane Works'));
   return book.file();
 }

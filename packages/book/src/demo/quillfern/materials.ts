@@ -89,7 +89,7 @@ const CATEGORIES: Readonly<Record<string, readonly string[]>> = {
   ],
 };
 
-export function addMaterials(book: BookBuilder): Ids {
+export function addMaterials(book: BookBuilder): { readonly materials: Ids; readonly suppliers: Ids } {
   book.add('bookUnit', { name: 'tray' });
   for (const [validFrom, rate] of [
     ['2026-01-01', '0.92'],
@@ -126,5 +126,5 @@ export function addMaterials(book: BookBuilder): Ids {
   book.add('standardPrice', { materialId: at(materials, 'Kraft paper'), validFrom: '2026-01-01', price: '0.23' });
   for (const [material, quantity, unit, equalQuantity, equalUnit] of CONVERSIONS)
     book.add('itemConversion', { materialId: at(materials, material), quantity, unit, equalQuantity, equalUnit });
-  return materials;
+  return { materials, suppliers };
 }

@@ -2,7 +2,7 @@
 const LIST_NOTES = {
   'no-name': 'it has no name',
   'name-too-long': 'its name has more than 120 characters',
-  'name-not-text': 'its name holds a sign that is none',
+  'name-not-text': 'its name contains a character that cannot be stored',
   'name-like-formula': 'its name looks like a formula: {name}',
   'no-price': 'it has no price',
   'not-a-price': '"{text}" is not a price',
@@ -11,11 +11,11 @@ const LIST_NOTES = {
   'not-a-currency': '"{text}" is not a currency code',
   'not-a-day': '"{text}" is not a day',
   'not-a-pack': '"{text}" is not a pack',
-  'unknown-unit': '"{text}" is not a unit that is known here',
+  'unknown-unit': '"{text}" is not a unit in this book yet',
   'supplier-too-long': 'the name of its supplier is too long',
   'code-too-long': 'its code is too long',
-  'stands-already': 'it stands in line {line} already',
-  'no-way-between-units': 'there is no way yet from {from} to {to}: state one under "Measured otherwise"',
+  'stands-already': 'it is the same as line {line}',
+  'no-way-between-units': '{from} cannot be converted to {to} yet: add a unit conversion',
 } as const;
 
 /** Why a row of a price list is not understood, or what is to be known of it: a code, and the values of its sentence. */

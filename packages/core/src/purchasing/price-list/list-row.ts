@@ -1,7 +1,7 @@
 import type { DecimalSign } from '../../number/index.js';
 import type { ColumnMapping } from './fields.js';
 import type { ListNote } from './list-note.js';
-import type { DayOrder } from './read-day.js';
+import type { DayOrder } from '../../calendar/index.js';
 
 /** What will be done with a row of a price list, or why nothing. */
 export type ListOutcome = 'new material' | 'new price' | 'same price' | 'not understood';
@@ -25,8 +25,10 @@ export interface ListRow {
   readonly orderedPacks: string | null;
   /** The material of the book that it is a price of; null for a new one. */
   readonly materialId: string | null;
-  /** By how many percent the price of one unit moves against the newest that the book holds; null where that is not known. */
+  /** By how many percent it differs by the unit from the price in force on its first day; null where that is not known. */
   readonly changePercent: string | null;
+  /** False where the price of another supplier stays in force on its first day. */
+  readonly isInForce: boolean;
   /** The word for a unit that nobody knows, where that is why the row is not understood. */
   readonly unknownUnit: string | null;
 }

@@ -2,7 +2,7 @@ import { nameKey, type BookRows, type Operation } from '@nuvar/book';
 import type { ListRow } from './list-row.js';
 
 /** Small units in which things are bought are costed by the large one. */
-const BASE_UNITS: Readonly<Record<string, string>> = { g: 'kg', mg: 'kg', ml: 'l', cl: 'l' };
+const BASE_UNITS: Readonly<Record<string, string>> = { g: 'kg', mg: 'kg', oz: 'lb', ml: 'l', cl: 'l' };
 
 /**
  * The operations that take the understood rows of a price list into the book: one change for all of them. A supplier or a

@@ -81,6 +81,55 @@ describe('a price list', () => {
     expect(guessColumns([['Flour', '12/25/2026', '3.10']], '.').dayOrder).toBe('month first');
   });
 
+  it('takes a column of codes for codes, whatever it is called, and the words beside it for the name', () => {
+    const articles = [
+      ['Article', 'Description', 'Price', 'Stock'],
+      ['A-1001', 'White clay', '11.00', '4'],
+      ['A-1002', 'Red clay', '12.00', '0'],
+      ['A-1003', 'Black clay, grogged', '13.50', '12'],
+    ];
+    expect(guessColumns(articles, '.').mapping).toEqual(['code', 'name', 'price', null]);
+    const products = [
+      ['Product', 'Article', 'Price'],
+      ['Clay', 'White clay, 10 kg bag', 'on request'],
+      ['Clay', 'Red clay, 10 kg bag', 'on request'],
+    ];
+    expect(guessColumns(products, '.').mapping).toEqual([null, 'name', null]);
+  });
+
+  it('says by how much a price differs from the one in force, and where another one stays in force', () => {
+    const { rows, clay } = shop();
+    const other = newId();
+    const made = applyChange(rows, {
+      id: newId(),
+      operations: [
+        { action: 'create', kind: 'supplier', row: { id: other, name: 'Brickyard' } },
+        {
+          action: 'create',
+          kind: 'supplierPrice',
+          row: {
+            ...{ id: newId(), materialId: clay, supplierId: other, packQuantity: '20', packUnit: 'kg' },
+            ...{ price: '20', currency: 'EUR', validFrom: '2026-07-01' },
+          },
+        },
+      ],
+    });
+    if (!made.ok) throw new RangeError(made.problems[0]?.sentence);
+    rows.apply(made.writes);
+    const read = (price: string, validFrom: string) =>
+      readPriceList(
+        [['White clay', '10 kg', price]],
+        reading([['White clay', '10 kg', price]], { validFrom }),
+        rows,
+        isUnit,
+      )[0];
+    // Against 11.00 for 10 kg in June; against 20.00 for 20 kg from July on.
+    expect(read('12.10', '2026-06-01')).toMatchObject({ changePercent: '10', isInForce: true });
+    expect(read('12.10', '2026-08-01')).toMatchObject({ changePercent: '21', isInForce: true });
+    expect(read('12.10', '2026-07-01')).toMatchObject({ changePercent: '21', isInForce: false });
+    expect(read('9.00', '2026-07-01')).toMatchObject({ changePercent: '-10', isInForce: true });
+  });
+
   it('says of each row what it will do, or why nothing', () => {
     const { rows, clay, handle } = shop();
     const read = readPriceList(LIST, reading(LIST), rows, isUnit);
@@ -99,11 +148,11 @@ describe('a price list', () => {
     expect(read[1]).toMatchObject({ materialId: handle, packQuantity: '12', packUnit: 'each', changePercent: null });
     expect(read[2]).toMatchObject({ price: '1204.50', packQuantity: '500', packUnit: 'ml' });
     expect(read.slice(3).map(({ notes }) => notes.map(listNoteSentence).join('; '))).toEqual([
-      '"firkin" is not a unit that is known here',
+      '"firkin" is not a unit in this book yet',
       'it has no price',
       'its name looks like a formula: =1+1',
       '"31.02.2026" is not a day',
-      'it stands in line 6 already',
+      'it is the same as line 6',
     ]);
   });
 

@@ -1,6 +1,7 @@
 import type { BookRows, RowOf } from '@nuvar/book';
 import { Decimal, decimal } from '../../number/index.js';
 import { factorThrough } from '../conversion-conflicts.js';
+import { pricesByDay } from '../price-in-force.js';
 import { isHeading } from './fields.js';
 import { listNote } from './list-note.js';
 import type { ListReading, ListRow } from './list-row.js';
@@ -74,27 +75,47 @@ function against(book: BookRows, row: ListRow, materialId: string | null): ListR
     factorThrough(row.packUnit, material.baseUnit, own) === null
       ? [listNote('no-way-between-units', { from: row.packUnit, to: material.baseUnit })]
       : [];
-  return { ...row, outcome: 'new price', materialId: material.id, notes, changePercent: changeOf(row, prices, own) };
+  return {
+    ...row,
+    outcome: 'new price',
+    materialId: material.id,
+    notes,
+    ...effectOf(row, supplierId, material, prices, own),
+  };
 }
 
-/** By how much the price of a unit moves against the newest price before, in percent; null where they cannot be compared. */
-function changeOf(
+/**
+ * What a price would do on its first day: whether it would be in force, and by how much it differs by the unit from the
+ * one that is. Of prices from one day the cheaper is in force. The difference is null where they cannot be compared: in
+ * another currency, or without a way between their units.
+ */
+function effectOf(
   row: ListRow,
+  supplierId: string | null,
+  { baseUnit, preferredSupplierId }: RowOf<'material'>,
   prices: readonly RowOf<'supplierPrice'>[],
   own: readonly RowOf<'itemConversion'>[],
-): string | null {
-  const before = prices
-    .filter((price) => price.price !== null && price.currency === row.currency && price.validFrom <= row.validFrom)
-    .reduce<RowOf<'supplierPrice'> | null>(
-      (newest, price) => (newest === null || price.validFrom >= newest.validFrom ? price : newest),
-      null,
-    );
-  if (before === null || row.price === null) return null;
-  const factor = factorThrough(row.packUnit, before.packUnit, own);
-  if (factor === null) return null;
-  const now = decimal(row.price).div(decimal(row.packQuantity).mul(factor));
-  const then = new Decimal(before.price ?? 0).div(before.packQuantity);
-  return then.lte(0) ? null : now.minus(then).div(then).mul(100).toDecimalPlaces(2).toFixed();
+): Pick<ListRow, 'changePercent' | 'isInForce'> {
+  const known = prices.filter(({ price }) => price !== null);
+  const before = pricesByDay(known, row.validFrom, preferredSupplierId).inForce;
+  const perUnit = (each: Pick<ListRow, 'packUnit' | 'packQuantity' | 'price' | 'currency'>) => {
+    const factor = each.currency === row.currency ? factorThrough(each.packUnit, baseUnit, own) : null;
+    return factor === null ? null : decimal(each.price ?? '0').div(decimal(each.packQuantity).mul(factor));
+  };
+  const now = perUnit(row);
+  const costs = before.flatMap((each) => perUnit(each) ?? []);
+  const isComparable = now !== null && costs.length > 0 && costs.length === before.length;
+  const then = isComparable ? Decimal.min(...costs) : null;
+  const isOfOther = before.some((each) => each.supplierId !== null && each.supplierId === preferredSupplierId)
+    ? supplierId !== preferredSupplierId
+    : before.some((each) => each.validFrom === row.validFrom && each.supplierId !== supplierId) &&
+      supplierId !== preferredSupplierId &&
+      now?.gt(then ?? now) === true;
+  return {
+    changePercent:
+      now === null || !then?.gt(0) ? null : now.minus(then).div(then).mul(100).toDecimalPlaces(2).toFixed(),
+    isInForce: !isOfOther,
+  };
 }
 
 /** The words for units that a list uses and that nobody knows yet, each once, as they are written. */

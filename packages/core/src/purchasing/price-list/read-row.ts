@@ -3,7 +3,7 @@ import { decimal, type DecimalSign, isShortText, readNumber } from '../../number
 import type { PriceListField } from './fields.js';
 import { type ListNote, listNote } from './list-note.js';
 import type { ListReading, ListRow } from './list-row.js';
-import { readDay } from './read-day.js';
+import { readDay } from '../../calendar/index.js';
 
 const UNREAD: Omit<ListRow, 'line'> = {
   outcome: 'not understood',
@@ -20,6 +20,7 @@ const UNREAD: Omit<ListRow, 'line'> = {
   orderedPacks: null,
   materialId: null,
   changePercent: null,
+  isInForce: true,
   unknownUnit: null,
 };
 

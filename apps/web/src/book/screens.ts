@@ -1,0 +1,200 @@
+import type { Kind } from '@nuvar/book';
+
+/** A field of a row, with what the row belongs to: the row itself where it belongs to nothing, or is not there yet. */
+export interface PlaceOfRow {
+  readonly field: string;
+  readonly owner: string;
+  readonly isOfMaterial: boolean;
+}
+
+/** How the rows of a kind are edited on a screen. */
+interface Editing {
+  /** Absent where all of the kind is edited there. */
+  readonly when?: (at: PlaceOfRow) => boolean;
+  /** The side of the detail where the field stands; the first one where it is empty. */
+  readonly side?: (at: PlaceOfRow) => string;
+}
+
+export interface Screen {
+  /** The route under that of the book. A parameter at its end names the row whose detail is shown. */
+  readonly path: string;
+  /** What the screen is called: in the search, and to those who hear it. */
+  readonly name: string;
+  /** True where the screen shows its title as a heading of its own; else it is said to those who hear it. */
+  readonly hasHeading?: true;
+  /** What it is called among the areas, where it is one. */
+  readonly area?: string;
+  /** The letter that leads there together with Alt and Shift. */
+  readonly letter?: string;
+  readonly edits?: Partial<Readonly<Record<Kind, Editing>>>;
+  /** The rows that the search finds and opens here: what they are called beside their name, and the field to go to. */
+  readonly finds?: readonly { readonly kind: Kind; readonly what: string; readonly field?: string }[];
+}
+
+const ABOUT = new Set([
+  'name',
+  'kind',
+  'outputUnit',
+  'category',
+  'code',
+  'gtin',
+  'tags',
+  'archived',
+  'ruleSet',
+  'note',
+]);
+const ABOUT_SHIPMENT = new Set(['name', 'origin', 'destination', 'customsProfileId', 'customsRate', 'ruleSet', 'note']);
+const sideOf = ({ field }: PlaceOfRow, conversions: string) =>
+  field === 'conversions' ? conversions : ABOUT.has(field) ? 'about' : '';
+
+/**
+ * The screens of a book, in the order in which they are listed. Routes, navigation, shortcuts, search and the way from a
+ * loose end to its field follow from this table.
+ */
+export const SCREENS = {
+  overview: { path: '', name: 'Overview', area: 'Overview', letter: 'O' },
+  buy: {
+    path: 'buy/:rowId?',
+    name: 'Buy: materials',
+    area: 'Buy',
+    letter: 'B',
+    edits: {
+      material: { side: (at) => sideOf(at, 'units') },
+      supplier: {},
+      supplierPrice: {},
+      standardPrice: {},
+      itemConversion: { when: ({ isOfMaterial }) => isOfMaterial, side: () => 'units' },
+    },
+    finds: [{ kind: 'material', what: 'material' }],
+  },
+  shipments: {
+    path: 'buy/shipments/:rowId?',
+    name: 'Buy: shipments',
+    edits: {
+      shipment: { side: ({ field }) => (ABOUT_SHIPMENT.has(field) ? 'about' : '') },
+      shipmentLine: {},
+      shipmentCharge: {},
+      chargedLine: {},
+      shipmentPayment: { side: () => 'payments' },
+    },
+    finds: [{ kind: 'shipment', what: 'shipment' }],
+  },
+  chargeRules: {
+    path: 'buy/rules/:rowId?',
+    name: 'Charge rules',
+    edits: { chargeRule: {}, ruleBracket: {} },
+    finds: [{ kind: 'chargeRule', what: 'charge rule' }],
+  },
+  customs: {
+    path: 'buy/customs',
+    name: 'Customs profiles',
+    hasHeading: true,
+    edits: { customsProfile: {} },
+    finds: [{ kind: 'customsProfile', what: 'customs profile', field: 'name' }],
+  },
+  import: { path: 'buy/import', name: 'Import a price list or an invoice', hasHeading: true },
+  make: {
+    path: 'make/:rowId?',
+    name: 'Make: products',
+    area: 'Make',
+    letter: 'M',
+    edits: {
+      product: { side: (at) => sideOf(at, 'about') },
+      itemConversion: { side: () => 'about' },
+      billLine: {},
+      recoveredScrap: {},
+      labourStep: {},
+      equipmentUse: {},
+      otherCost: {},
+      typedCost: {},
+      candidateBatch: { side: () => 'batches' },
+      frozenCard: { side: () => 'earlier' },
+      frozenLine: { side: () => 'earlier' },
+    },
+    finds: [{ kind: 'product', what: 'product' }],
+  },
+  guide: { path: 'make/guide/:rowId?', name: 'Guide: cost a product step by step', hasHeading: true },
+  grades: {
+    path: 'make/grades',
+    name: 'Labour grades',
+    edits: { labourGrade: {} },
+  },
+  equipment: {
+    path: 'make/equipment',
+    name: 'Equipment and shared loads',
+    hasHeading: true,
+    edits: {
+      equipment: {},
+      equipmentRun: {},
+      settings: { when: ({ field }) => field === 'electricityPerKilowattHour' },
+    },
+  },
+  run: {
+    path: 'run',
+    name: 'Run: running costs',
+    area: 'Run',
+    letter: 'R',
+    edits: {
+      runningCost: {},
+      settings: { when: ({ field }) => field.startsWith('openDays') || field === 'normalLabourHoursPerMonth' },
+    },
+    finds: [{ kind: 'runningCost', what: 'running cost', field: 'amount' }],
+  },
+  sell: {
+    path: 'sell/:rowId?',
+    name: 'Sell: prices',
+    area: 'Sell',
+    letter: 'S',
+    edits: { pricePoint: {} },
+    finds: [{ kind: 'product', what: 'price' }],
+  },
+  channels: {
+    path: 'sell/channels',
+    name: 'Sales channels',
+    edits: { channel: {} },
+    finds: [{ kind: 'channel', what: 'place to sell', field: 'name' }],
+  },
+  plan: {
+    path: 'plan/:rowId?',
+    name: 'Plan: break-even',
+    area: 'Plan',
+    letter: 'P',
+    edits: { candidatePrice: {} },
+  },
+  looseEnds: { path: 'loose-ends', name: 'Loose ends', hasHeading: true, letter: 'L' },
+  history: { path: 'history', name: 'History', hasHeading: true, letter: 'H' },
+  settings: {
+    path: 'settings',
+    name: 'Settings',
+    hasHeading: true,
+    edits: { settings: {}, bookUnit: {}, exchangeRate: {}, taxRegistration: {} },
+  },
+} satisfies Record<string, Screen>;
+
+export type ScreenId = keyof typeof SCREENS;
+export const SCREEN_IDS = Object.keys(SCREENS) as ScreenId[];
+
+/** A screen as any screen, whatever it says of itself. */
+export const screenOf = (id: ScreenId): Screen => SCREENS[id];
+
+/** The address of a screen under that of its book, with the row whose detail it is to show. */
+export function screenPath(id: ScreenId, row?: string): string {
+  const path = SCREENS[id].path.replace(/\/:\w+\?$/, row === undefined ? '' : `/${row}`);
+  return path === '' ? '' : `/${path}`;
+}
+
+/**
+ * Where a field is edited: the address under that of the book, with the field named in it. The first screen of the table
+ * that edits it with a condition, else the one that edits all of its kind; none for a kind that is edited nowhere.
+ */
+export function placePath(kind: Kind, rowId: string, at: PlaceOfRow): string | null {
+  const editing = SCREEN_IDS.flatMap((id) => {
+    const found = screenOf(id).edits?.[kind];
+    return found === undefined || found.when?.(at) === false ? [] : [{ id, ...found }];
+  }).sort((one, other) => Number(one.when === undefined) - Number(other.when === undefined))[0];
+  if (editing === undefined) return null;
+  const side = editing.side?.(at) ?? '';
+  // A supplier is edited in the list of materials, and belongs to none of them.
+  const path = screenPath(editing.id, kind === 'supplier' ? undefined : at.owner);
+  return `${path}?at=${rowId}.${at.field}${side === '' ? '' : `&side=${side}`}`;
+}

@@ -1,0 +1,94 @@
+import type { StoredRow } from '@nuvar/book';
+import { useSearchParams } from 'react-router';
+import { useAll, useSettings } from '../../book/use-book.js';
+import { SelectInput } from '../../controls/select-input.js';
+import { useView } from '../../engine/use-view.js';
+import { Amount } from '../../figures/amount.js';
+import { DetailHeading } from '../../figures/detail-heading.js';
+import { ScreenLink } from '../../figures/screen-link.js';
+import { materialName } from './line-grid.js';
+
+/** What the products that need these materials leave in a channel, with the materials at their landed cost. */
+export function LandedSales({ shipment }: { readonly shipment: StoredRow<'shipment'> }) {
+  const channels = useAll('channel');
+  const { currency } = useSettings();
+  const [parameters, setParameters] = useSearchParams();
+  const channelId = channels.find(({ id }) => id === parameters.get('channel'))?.id ?? channels[0]?.id ?? '';
+  const sales = useView('landedSales', `${shipment.id}@${channelId}`) ?? [];
+  if (channels.length === 0) return null;
+  const choose = (id: string) => {
+    setParameters(
+      (known) => {
+        const next = new URLSearchParams(known);
+        next.set('channel', id);
+        return next;
+      },
+      { replace: true },
+    );
+    return null;
+  };
+  return (
+    <section aria-label="What it leaves" className="mt-3">
+      <DetailHeading>What it leaves at the prices of</DetailHeading>
+      <span className="flex max-w-56">
+        <SelectInput
+          label="Prices of"
+          value={channelId}
+          options={channels.map(({ id, name }) => ({ value: id, label: name }))}
+          commit={choose}
+        />
+      </span>
+      {sales.length === 0 ? (
+        <p className="text-soft mt-1.5">No product in this channel needs these materials.</p>
+      ) : (
+        <div className="overflow-x-auto">
+          <table className="table mt-1.5">
+            <thead>
+              <tr>
+                <th scope="col">Product</th>
+                <th scope="col">with</th>
+                {['Price before tax', 'Full cost', 'Profit'].map((label) => (
+                  <th key={label} scope="col" className="text-right">
+                    {label}, {currency}
+                  </th>
+                ))}
+                {['Margin, %', 'Markup, %', 'Units', `In all, ${currency}`].map((label) => (
+                  <th key={label} scope="col" className="text-right">
+                    {label}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {sales.map(({ lineId, productId, product, materialId, ...figures }) => (
+                <tr key={`${lineId}/${productId}`}>
+                  <th scope="row" className="font-normal">
+                    <ScreenLink to="sell" row={productId}>
+                      {product}
+                    </ScreenLink>
+                  </th>
+                  <td className="text-soft">{materialName(materialId)}</td>
+                  {(
+                    [
+                      ['beforeTax', 2],
+                      ['fullCost', 2],
+                      ['profit', 2],
+                      ['margin', 1],
+                      ['markup', 1],
+                      ['units', 0],
+                      ['profitInAll', 2],
+                    ] as const
+                  ).map(([member, digits]) => (
+                    <td key={member} className="text-right">
+                      <Amount figure={figures[member] ?? undefined} digits={digits} />
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,106 @@
+import { newId, type StoredRow } from '@nuvar/book';
+import type { Override } from '@nuvar/core';
+import { useMemo, useState } from 'react';
+import { today } from '../state/today.js';
+import { createOf, updateOf } from '../book/operations.js';
+import { useAll, useEdit, useMayEdit, useSettings, useUnarchived } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import type { Column } from '../controls/grid-model.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+import { useEffects } from '../engine/use-effects.js';
+import { EffectsTable } from '../figures/effects-table.js';
+import { dayText } from '../figures/format.js';
+
+type Row = StoredRow<'taxRegistration'>;
+
+const writer = rowsWriter<Row>('taxRegistration', { needs: 'validFrom' });
+
+/** From when on the business is registered for sales tax, how much input tax it recovers, and what a change would do. */
+export function TaxOnPurchases() {
+  const rows = useAll('taxRegistration');
+  const { locale } = useSettings();
+  const sorted = useMemo(() => [...rows].sort((one, other) => (one.validFrom < other.validFrom ? 1 : -1)), [rows]);
+  const columns = useMemo(
+    (): Column<Row, Partial<Row>>[] => [
+      { ...fieldColumn<Row>('taxRegistration', 'validFrom', locale), placeholder: dayText(today(), locale) },
+      fieldColumn<Row>('taxRegistration', 'registered', locale),
+      fieldColumn<Row>('taxRegistration', 'recoveredPercent', locale),
+    ],
+    [locale],
+  );
+  return (
+    <>
+      <Grid
+        title="Tax registration"
+        rows={sorted}
+        columns={columns}
+        writer={writer}
+        nameOf={({ validFrom }) => `registration from ${dayText(validFrom, locale)}`}
+        empty="Whether tax on purchases is a cost. Without an entry here, a book with sales tax recovers all of it, and one without recovers none."
+      />
+      <RegistrationEffect />
+    </>
+  );
+}
+
+/** What it would do to every cost to be registered, or to be so no longer: seen before anything is changed. */
+function RegistrationEffect() {
+  const rows = useAll('taxRegistration');
+  const products = useUnarchived('product');
+  const { salesTaxPercent } = useSettings();
+  const edit = useEdit();
+  const mayEdit = useMayEdit();
+  const [isShown, setShown] = useState(false);
+  const begun = rows.filter(({ validFrom }) => validFrom <= today());
+  const inForce = begun.reduce<Row | undefined>(
+    (so, row) => (so === undefined || row.validFrom >= so.validFrom ? row : so),
+    undefined,
+  );
+  const isRegistered = inForce?.registered ?? salesTaxPercent !== '0';
+  const overrides = useMemo((): Override[] => {
+    if (!isShown || inForce === undefined) return [];
+    return [{ kind: 'taxRegistration', id: inForce.id, field: 'registered', how: 'set', value: !isRegistered }];
+  }, [isShown, inForce, isRegistered]);
+  const ids = useMemo(() => products.map(({ id }) => id), [products]);
+  const effects = useEffects(overrides, ids);
+  if (!mayEdit || products.length === 0) return null;
+  const now = (registered: boolean) => createOf('taxRegistration', newId(), { validFrom: today(), registered });
+  if (inForce === undefined)
+    return (
+      <button type="button" className="btn mt-2" onClick={() => edit([now(isRegistered)])}>
+        Enter as {isRegistered ? 'registered' : 'not registered'} today
+      </button>
+    );
+  if (!isShown)
+    return (
+      <button type="button" className="btn mt-2" onClick={() => setShown(true)}>
+        Show the effect of {isRegistered ? 'ending the registration' : 'registering'}
+      </button>
+    );
+  const change = () => {
+    edit(
+      inForce.validFrom === today()
+        ? updateOf('taxRegistration', inForce, { registered: !isRegistered })
+        : [now(!isRegistered)],
+    );
+    setShown(false);
+  };
+  const moved = effects?.filter(({ before, after }) => before !== after) ?? [];
+  return (
+    <section aria-label="Effect of a change" className="mt-2">
+      {effects !== null && moved.length === 0 && (
+        <p className="text-soft">No cost would change: no purchase states a tax that would count otherwise.</p>
+      )}
+      {moved.length > 0 && <EffectsTable effects={moved} />}
+      <p className="mt-2 flex gap-3">
+        <button type="button" className="btn btn-primary" onClick={change}>
+          {isRegistered ? 'End the registration today' : 'Register from today'}
+        </button>
+        <button type="button" className="btn" onClick={() => setShown(false)}>
+          Leave it
+        </button>
+      </p>
+    </section>
+  );
+}

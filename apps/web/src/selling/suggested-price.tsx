@@ -1,0 +1,74 @@
+import { compareDecimalText, type PriceBasis, type StoredRow } from '@nuvar/book';
+import { fixedDigits, minorDigits, type PriceView } from '@nuvar/core';
+import { updateOf } from '../book/operations.js';
+import { useEdit, useMayEdit, useSettings } from '../book/use-book.js';
+import { RowField } from '../controls/row-field.js';
+import { Amount } from '../figures/amount.js';
+
+/** What a price is to reach, in the words of a choice. */
+export const TARGET_WORDS: Readonly<Record<PriceBasis, string>> = {
+  typed: 'none',
+  margin: 'margin',
+  markup: 'markup',
+  profit: 'profit per unit',
+};
+
+const TARGET_LABELS = { margin: 'Target margin', markup: 'Target markup', profit: 'Target profit' } as const;
+
+/** What the target of a price is a percentage of, or its unit. */
+const targetUnit = (basis: keyof typeof TARGET_LABELS, currency: string): string =>
+  ({ margin: '% of price', markup: '% of cost', profit: `${currency} a unit` })[basis];
+
+/** The target of a price: by what it is measured, and how much it is. */
+export function TargetFields({ point: { id, basis } }: { readonly point: StoredRow<'pricePoint'> }) {
+  const { currency } = useSettings();
+  return (
+    <>
+      <RowField kind="pricePoint" id={id} field="basis" label="Target" words={TARGET_WORDS} />
+      {basis !== 'typed' && (
+        <RowField
+          kind="pricePoint"
+          id={id}
+          field="target"
+          label={TARGET_LABELS[basis]}
+          suffix={targetUnit(basis, currency)}
+          placeholder="not set yet"
+        />
+      )}
+    </>
+  );
+}
+
+interface SuggestedPriceProps {
+  readonly point: StoredRow<'pricePoint'>;
+  readonly view: PriceView;
+}
+
+/** The suggested price follows the cost; the set price changes only when the suggestion is taken. */
+export function SuggestedPrice({ point, view }: SuggestedPriceProps) {
+  const edit = useEdit();
+  const mayEdit = useMayEdit();
+  const { suggested, suggestedDiscounted } = view;
+  const { currency, rounding } = useSettings();
+  if (point.basis === 'typed') return null;
+  const amount = suggested.amount;
+  const price = amount === null ? null : fixedDigits(amount, minorDigits(currency), rounding);
+  const isSet = price !== null && point.price !== null && compareDecimalText(price, point.price) === 0;
+  return (
+    <p className="mt-2.5 flex flex-wrap items-center gap-3 text-section font-normal">
+      <span>Suggested price: </span>
+      <Amount figure={suggested} digits={2} withUnit />
+      {amount !== null && suggestedDiscounted.amount !== amount && (
+        <span className="text-soft">
+          after the discount <Amount figure={suggestedDiscounted} digits={2} withUnit />
+        </span>
+      )}
+      {price !== null && !isSet && mayEdit && (
+        <button type="button" className="btn" onClick={() => edit(updateOf('pricePoint', point, { price }))}>
+          Set this price
+        </button>
+      )}
+      {isSet && <span className="text-soft">This price is set.</span>}
+    </p>
+  );
+}

@@ -1,0 +1,13 @@
+import type { RowOf } from '@nuvar/book';
+
+/**
+ * True for a product that only goes into others: it is used in a bill, nobody has set a price for it, and none is planned
+ * to be sold.
+ */
+export function isComponentOnly(
+  { plannedUnitsPerMonth }: RowOf<'product'>,
+  prices: readonly unknown[],
+  usedIn: readonly unknown[],
+): boolean {
+  return prices.length === 0 && usedIn.length > 0 && Number(plannedUnitsPerMonth ?? 0) === 0;
+}

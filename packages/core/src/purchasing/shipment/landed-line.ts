@@ -1,0 +1,165 @@
+import { type ChargeTreatment, type ChargeType, type RowOf } from '@nuvar/book';
+import { difference, type Figure, multiplied, ofMissingRow, quotient, shareOf, sum } from '../../figure/index.js';
+import { PERCENT, unit } from '../../quantity/index.js';
+import { type Calculation, money, type Sheet } from '../../sheet/index.js';
+import { convertedFor } from '../converted.js';
+import { purchasingGap } from '../gaps.js';
+import { chargeShares } from './charge-shares.js';
+import { entryFee, lineCustoms } from './customs.js';
+import { isInSellersPrice } from './delivery.js';
+import { lineMeasures, lineName } from './line-measures.js';
+import { chargeName, chargesOf } from './shipment-charge.js';
+import { shipmentGoods } from './shipment-goods.js';
+
+/** What a line bears of one charge, or of what the customs take. */
+export interface LandedPart {
+  /** The charge; null for what is worked out by the customs profile. */
+  readonly chargeId: string | null;
+  readonly type: ChargeType;
+  readonly label: string;
+  readonly treatment: ChargeTreatment;
+  readonly figure: Figure;
+}
+
+/** A line of a shipment at the buyer's door, in the currency of the book. */
+export interface LandedLine {
+  /** What the seller is paid for it. */
+  readonly goods: Figure;
+  readonly parts: readonly LandedPart[];
+  /** What came on top of the goods and belongs to their cost. */
+  readonly onTop: Figure;
+  readonly landed: Figure;
+  readonly perUnit: Figure;
+  /** Per base unit of the material; null where no way leads there. */
+  readonly perBaseUnit: Figure | null;
+  readonly onTopPerBaseUnit: Figure | null;
+  readonly onTopPercent: Figure;
+  /** What a unit was estimated at, and what the bills changed of it; null while no charge of the line is billed. */
+  readonly estimatedPerUnit: Figure | null;
+  readonly perUnitAgainstEstimate: Figure | null;
+  readonly expense: Figure;
+  readonly recovered: Figure;
+}
+
+/**
+ * Landed cost of a line = its goods + its shares of the charges that go into stock value + the duty, import tax that is not
+ * recovered and entry fee of the customs profile; per unit: / quantity. What goes to expense or is recovered stands apart
+ * (IAS 2.10, .11 and .16). A charge that the price holds costs nothing more. Where duty or import tax is a charge of its
+ * own, that one counts and not what the profile makes of it. Gaps: whatever any of these lacks.
+ */
+export const landedLine: Calculation<LandedLine> = {
+  name: 'landedLine',
+  meanings: {
+    goods: 'What the goods of the line cost at the seller.',
+    onTop: 'What comes on top of the goods until they are here, as far as it belongs to their cost.',
+    landed: 'What the line costs at the door (landed cost).',
+    perUnit: 'What one unit of the line costs at the door (landed cost).',
+    perBaseUnit: 'What one base unit of the material costs at the door (landed cost).',
+    onTopPerBaseUnit: 'What comes on top of the goods for one base unit of the material.',
+    onTopPercent: 'What comes on top, as a percentage of the goods.',
+    estimatedPerUnit: 'What one unit of the line was estimated to cost at the door.',
+    perUnitAgainstEstimate: 'By how much the bills made one unit dearer than estimated.',
+    expense: 'What the line bears of charges that go to expense.',
+    recovered: 'What the line bears of charges that are recovered.',
+  },
+  work(sheet, lineId) {
+    const line = sheet.row('shipmentLine', lineId);
+    const subject = line === undefined ? 'this line' : lineName(sheet, line);
+    if (line === undefined) return ofNoLine(sheet, subject);
+    const { value, quantity } = sheet.read(lineMeasures, lineId);
+    const { rate } = sheet.read(shipmentGoods, line.shipmentId);
+    const called = (name: string) => ({ name, subject });
+    const goods = rate === null ? value : multiplied(called('Goods'), value, rate);
+    const parts = partsOf(sheet, line);
+    const total = (name: string, treatment: ChargeTreatment) =>
+      sum(
+        called(name),
+        money(sheet),
+        parts.filter((part) => part.treatment === treatment).map(({ figure }) => figure),
+      );
+    const onTop = total('On top of the goods', 'stock value');
+    const landed = sum(called('Landed cost'), money(sheet), parts.length === 0 ? [goods] : [goods, onTop]);
+    const material = sheet.row('material', line.materialId);
+    const item = { kind: 'material', id: line.materialId, name: subject } as const;
+    const inBase = material && convertedFor(sheet, item, quantity, line.unit, material.baseUnit);
+    const noGoods = purchasingGap('no-goods-value', { kind: 'shipmentLine', id: lineId, field: 'price' }, { subject });
+    const perUnit = quotient(called('Landed cost per unit'), landed, quantity);
+    const estimated = estimatedOnTop(sheet, parts, lineId, subject);
+    const estimatedPerUnit =
+      estimated &&
+      quotient(called('Estimated per unit'), sum(called('Estimated'), money(sheet), [goods, estimated]), quantity);
+    return {
+      goods,
+      parts,
+      onTop,
+      landed,
+      perUnit,
+      estimatedPerUnit,
+      perUnitAgainstEstimate: estimatedPerUnit && difference(called('Against the estimate'), perUnit, estimatedPerUnit),
+      perBaseUnit: inBase ? quotient(called('Landed cost per base unit'), landed, inBase) : null,
+      onTopPerBaseUnit: inBase ? quotient(called('On top per base unit'), onTop, inBase) : null,
+      onTopPercent: goods.amount?.isZero()
+        ? quotient(called('On top of the goods'), onTop, goods, noGoods)
+        : shareOf(called('On top of the goods'), onTop, goods),
+      expense: total('To expense', 'expense'),
+      recovered: total('Recovered', 'recovered'),
+    };
+  },
+};
+
+function ofNoLine(sheet: Sheet, subject: string): LandedLine {
+  const none = (of: Figure['unit']) => ofMissingRow({ name: 'Landed cost', unit: of }, subject);
+  const amount = none(money(sheet));
+  return {
+    ...{ goods: amount, parts: [], onTop: amount, landed: amount, expense: amount, recovered: amount },
+    ...{ perUnit: none(money(sheet).per(unit('each'))), perBaseUnit: null, onTopPerBaseUnit: null },
+    ...{ estimatedPerUnit: null, perUnitAgainstEstimate: null },
+    onTopPercent: none(PERCENT),
+  };
+}
+
+/** What would come on top by the estimates; null where no charge of the line is billed. */
+function estimatedOnTop(sheet: Sheet, parts: readonly LandedPart[], lineId: string, subject: string): Figure | null {
+  const isBilled = ({ chargeId }: LandedPart) => sheet.row('shipmentCharge', chargeId ?? '')?.billed != null;
+  const inStock = parts.filter(({ treatment }) => treatment === 'stock value');
+  if (!inStock.some(isBilled)) return null;
+  const estimates = inStock.map((part) =>
+    isBilled(part) ? (sheet.read(chargeShares, `${part.chargeId ?? ''}@estimate`)[lineId] ?? part.figure) : part.figure,
+  );
+  return sum({ name: 'Estimated on top', subject }, money(sheet), estimates);
+}
+
+/** What a line bears, charge by charge in their order, and then what the customs take of it by their profile. */
+function partsOf(sheet: Sheet, line: RowOf<'shipmentLine'>): LandedPart[] {
+  const charges = chargesOf(sheet, line.shipmentId).filter(({ inPrice }) => !inPrice);
+  const stated = charges.flatMap((charge): LandedPart[] => {
+    const figure = sheet.read(chargeShares, charge.id)[line.id];
+    if (figure === undefined) return [];
+    const { id: chargeId, type, treatment } = charge;
+    return [{ chargeId, type, label: chargeName(charge), treatment, figure }];
+  });
+  return [...stated, ...atCustoms(sheet, line, new Set(charges.map(({ type }) => type)))];
+}
+
+function atCustoms(sheet: Sheet, line: RowOf<'shipmentLine'>, stated: ReadonlySet<ChargeType>): LandedPart[] {
+  const shipment = sheet.row('shipment', line.shipmentId);
+  const profile = sheet.row('customsProfile', shipment?.customsProfileId ?? '');
+  if (shipment === undefined || profile === undefined) return [];
+  const { duty, importTax } = sheet.read(lineCustoms, line.id);
+  const isOwed = (type: ChargeType) => !stated.has(type) && !isInSellersPrice(shipment.deliveryTerm, type);
+  const part = (
+    type: ChargeType,
+    label: string,
+    treatment: ChargeTreatment,
+    figure: Figure | null | undefined,
+  ): LandedPart[] => (figure == null ? [] : [{ chargeId: null, type, label, treatment, figure }]);
+  return [
+    ...(isOwed('duty') ? part('duty', 'duty', 'stock value', duty) : []),
+    ...(isOwed('import tax')
+      ? part('import tax', 'import tax', profile.importTaxRecovered ? 'recovered' : 'stock value', importTax)
+      : []),
+    ...(isOwed('duty')
+      ? part('other', 'entry fee', 'stock value', sheet.read(entryFee, shipment.id).ofLines[line.id])
+      : []),
+  ];
+}

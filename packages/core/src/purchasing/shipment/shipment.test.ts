@@ -1,0 +1,431 @@
+import type { ChargeBasis, ChargeType, DeliveryTerm } from '@nuvar/book';
+import type { BookBuilder } from '@nuvar/book/demo';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Evaluation } from '../../sheet/index.js';
+import { Decimal, decimal } from '../../number/index.js';
+import { amount, evaluated, rowsOf } from '../../testing/evaluated.js';
+
+type Fields = Readonly<Record<string, unknown>>;
+
+interface Example {
+  readonly evaluation: Evaluation;
+  readonly shipment: string;
+  readonly lines: readonly string[];
+  readonly charges: readonly string[];
+}
+
+/** A book with one shipment: its lines of a material each, and its charges. */
+function shipmentOf(
+  shipment: Fields,
+  lines: readonly Fields[],
+  charges: readonly Fields[] = [],
+  more: (book: BookBuilder, shipment: string, lines: readonly string[], charges: readonly string[]) => void = () => {},
+  profile: Fields | null = null,
+): Example {
+  let id = '';
+  let lineIds: string[] = [];
+  let chargeIds: string[] = [];
+  const rows = rowsOf((book) => {
+    book.add('settings', { name: 'Importer', currency: 'EUR' });
+    const customsProfileId = profile === null ? null : book.add('customsProfile', { name: 'Customs', ...profile });
+    id = book.add('shipment', {
+      ...{ name: 'Shipment', date: '2026-05-01', currency: 'EUR', customsProfileId },
+      ...shipment,
+    });
+    lineIds = lines.map((fields, position) => {
+      const materialId = book.add('material', { name: `Material ${position + 1}`, baseUnit: 'each' });
+      return book.add('shipmentLine', { shipmentId: id, position, materialId, unit: 'each', quantity: '1', ...fields });
+    });
+    chargeIds = charges.map((fields, position) =>
+      book.add('shipmentCharge', { shipmentId: id, position, currency: 'EUR', ...fields }),
+    );
+    more(book, id, lineIds, chargeIds);
+  });
+  return { evaluation: evaluated(rows), shipment: id, lines: lineIds, charges: chargeIds };
+}
+
+const shares = ({ evaluation, lines, charges: [charge = ''] }: Example, basis = '') =>
+  lines.map((line) => amount(evaluation, `chargeShares/${charge}${basis === '' ? '' : `@${basis}`}/${line}`));
+const ofLine = ({ evaluation, lines: [line = ''] }: Example, member: string, calculation = 'landedLine') =>
+  amount(evaluation, `${calculation}/${line}/${member}`);
+const ofShipment = ({ evaluation, shipment }: Example, member: string) =>
+  amount(evaluation, `landedShipment/${shipment}/${member}`);
+
+describe('customs value by delivery term', () => {
+  // The same 800 bicycle hubs, invoiced under every term: what the price holds and what the buyer pays.
+  const COSTS: readonly (readonly [ChargeType, string])[] = [
+    ['pre-carriage', '400'],
+    ['loading', '100'],
+    ['freight', '1200'],
+    ['insurance', '60'],
+    ['trucking', '340'],
+    ['customs clearance', '72'],
+  ];
+  const PRICES: Partial<Readonly<Record<DeliveryTerm, readonly [price: string, held: number]>>> = {
+    EXW: ['10000', 0],
+    FOB: ['10500', 2],
+    CFR: ['11700', 3],
+    CIF: ['11760', 4],
+    DAP: ['12100', 5],
+  };
+  const hubs = (term: DeliveryTerm, price: string, held: number, profile: Fields) =>
+    shipmentOf(
+      { deliveryTerm: term },
+      [{ quantity: '800', price: decimal(price).div(800).toFixed(), dutyPercent: '5' }],
+      COSTS.map(([type, cost], place) => ({ type, amount: cost, inPrice: place < held })),
+      undefined,
+      profile,
+    );
+  const EU = { valueKind: 'CIF', importTaxPercent: '20' };
+  const AUSTRALIA = { valueKind: 'FOB', importTaxPercent: '10', taxOnInland: false };
+  const CANADA = { ...AUSTRALIA, importTaxPercent: '5', taxOnFreight: false, taxOnInsurance: false };
+
+  it.each(Object.entries(PRICES))('is the same under %s, and so are duty and import tax', (term, [price, held]) => {
+    const found = (profile: Fields) => {
+      const example = hubs(term as DeliveryTerm, price, held, profile);
+      return ['customsValue', 'duty', 'taxBase', 'importTax'].map((member) => ofLine(example, member, 'lineCustoms'));
+    };
+    expect(found(EU)).toEqual(['11760', '588', '12760', '2552']);
+    expect(found(AUSTRALIA)).toEqual(['10500', '525', '12285', '1228.5']);
+    expect(found(CANADA)).toEqual(['10500', '525', '11025', '551.25']);
+  });
+
+  it('takes the duty out of a price that holds it (DDP), and does not charge it twice', () => {
+    const example = hubs('DDP', '12760', 6, EU);
+    expect(ofLine(example, 'customsValue', 'lineCustoms')).toBe('11760');
+    expect(ofLine(example, 'perUnit')).toBe('15.95');
+    expect(ofShipment(example, 'onTop')).toBe('0');
+  });
+
+  it('asks how much of a price lies beyond it, where nothing says so', () => {
+    const example = shipmentOf({ deliveryTerm: 'DAP' }, [{ price: '12100', dutyPercent: '5' }], [], undefined, EU);
+    expect(ofLine(example, 'duty', 'lineCustoms')).toBe('part-of-price-not-stated');
+  });
+
+  it('takes the rate of the customs, the entry fee between its limits, and a typed duty before its own', () => {
+    const fee = { entryFeePercent: '0.5', entryFeeMinimum: '30', entryFeeMaximum: '500' };
+    const goods = [
+      { price: '3000', dutyPercent: '4' },
+      { price: '1000', dutyPercent: '0' },
+    ];
+    const terms = { currency: 'USD', rate: '0.94', customsRate: '0.92' };
+    const worked = shipmentOf(terms, goods, [], undefined, { ...EU, ...fee });
+    expect(ofLine(worked, 'duty', 'lineCustoms')).toBe('110.4');
+    expect(amount(worked.evaluation, `entryFee/${worked.shipment}/fee`)).toBe('30');
+    expect(ofLine(worked, 'onTop')).toBe('132.9');
+    const typed = shipmentOf(terms, goods, [{ type: 'duty', amount: '200' }], undefined, EU);
+    expect(typed.lines.map((line) => amount(typed.evaluation, `landedLine/${line}/onTop`))).toEqual(['150', '50']);
+  });
+});
+
+describe('duty', () => {
+  const CIF = { valueKind: 'CIF', importTaxPercent: '0' };
+  /** 120 kg of goods at 1,000, with 4 % where nothing else is said. */
+  const found = (
+    line: Fields,
+    member = 'duty',
+    shipment: Fields = {},
+    charges: readonly Fields[] = [],
+    profile: Fields = CIF,
+  ) =>
+    ofLine(
+      shipmentOf(shipment, [{ price: '1000', weight: '120', dutyPercent: '4', ...line }], charges, undefined, profile),
+      member,
+      'lineCustoms',
+    );
+  const specific = { specificDuty: '0.50', specificPer: 'kg' };
+
+  it('is of the value, by amount, both together, or the greater of the two', () => {
+    expect(found({})).toBe('40');
+    expect(found({ dutyForm: 'specific', ...specific })).toBe('60');
+    expect(found({ dutyForm: 'specific', specificDuty: '7', specificPer: 'unit', quantity: '3' })).toBe('21');
+    expect(found({ dutyForm: 'compound', ...specific })).toBe('100');
+    expect(found({ dutyForm: 'greater of', ...specific })).toBe('60');
+    expect(found({ dutyForm: 'greater of', ...specific, dutyPercent: '8' })).toBe('80');
+    expect(found({ dutyForm: 'specific' })).toBe('no-specific-duty');
+    expect(found({ dutyPercent: null })).toBe('no-duty-rate');
+  });
+
+  it('against dumping comes on top, of the value and not of value and duty', () => {
+    expect(found({ antiDumpingPercent: '20' })).toBe('240');
+  });
+
+  it('is preferential only where the proof of origin is at hand', () => {
+    expect(found({ preferencePercent: '0' })).toBe('40');
+    expect(found({ preferencePercent: '0', hasProofOfOrigin: true })).toBe('0');
+  });
+
+  it('counts what the buyer gives beside the price: packing, assists, royalties, selling commission', () => {
+    const royalties = [{ type: 'royalties', amount: '50' }];
+    expect(found({}, 'customsValue', {}, royalties)).toBe('1050');
+    expect(found({}, 'customsValue', {}, royalties, { valueKind: 'FOB', importTaxPercent: '0' })).toBe('1050');
+  });
+
+  it('is taken out of a price that holds it, in every form', () => {
+    const inPrice = [
+      { type: 'trucking', amount: '0', inPrice: true },
+      { type: 'customs clearance', amount: '0', inPrice: true },
+    ];
+    const value = (price: string, line: Fields) =>
+      found({ price, ...line }, 'customsValue', { deliveryTerm: 'DDP' }, inPrice);
+    expect(value('1040', {})).toBe('1000');
+    expect(value('1060', { dutyForm: 'specific', ...specific })).toBe('1000');
+    expect(value('1100', { dutyForm: 'compound', ...specific })).toBe('1000');
+    expect(value('1060', { dutyForm: 'greater of', ...specific })).toBe('1000');
+    expect(value('1080', { dutyForm: 'greater of', ...specific, dutyPercent: '8' })).toBe('1000');
+    expect(value('1240', { antiDumpingPercent: '20' })).toBe('1000');
+    expect(value('1260', { dutyForm: 'specific', ...specific, antiDumpingPercent: '20' })).toBe('1000');
+  });
+});
+
+describe('exchange rates of a shipment', () => {
+  // 1,600 brake pads for USD 8,000: 30 % paid ahead, the rest recognised at another rate and paid at a third.
+  const brakePads = (more: Fields = {}) =>
+    shipmentOf(
+      { deliveryTerm: 'CIF', currency: 'USD', rate: '0.94', customsRate: '0.92', ...more },
+      [{ quantity: '1600', price: '5', dutyPercent: '4' }],
+      [
+        { type: 'port', amount: '0' },
+        { type: 'customs clearance', amount: '0' },
+        { type: 'trucking', amount: '0' },
+      ],
+      (book, shipmentId) => {
+        book.add('shipmentPayment', {
+          ...{ shipmentId, date: '2026-03-01', amount: '2400', rate: '0.90', timing: 'ahead' },
+        });
+        book.add('shipmentPayment', { shipmentId, date: '2026-06-01', amount: '5600', rate: '0.95' });
+      },
+      { valueKind: 'CIF', importTaxPercent: '0' },
+    );
+
+  it('count at the payment ahead, at recognition and at the customs; the difference at settlement is no cost', () => {
+    const example = brakePads();
+    expect(ofLine(example, 'goods')).toBe('7424');
+    expect(ofLine(example, 'duty', 'lineCustoms')).toBe('294.4');
+    expect(ofShipment(example, 'landed')).toBe('7718.4');
+    expect(ofLine(example, 'perUnit')).toBe('4.824');
+    expect(ofShipment(example, 'exchangeDifference')).toBe('-56');
+  });
+
+  it('are those of the book on the day of the shipment where it states none', () => {
+    const at = (validFrom: string) =>
+      shipmentOf({ currency: 'USD', date: '2026-05-01' }, [{ price: '100' }], [], (book) => {
+        book.add('exchangeRate', { currency: 'USD', validFrom, rate: '0.9' });
+      });
+    expect(ofShipment(at('2026-04-30'), 'landed')).toBe('90');
+    expect(ofShipment(at('2026-05-02'), 'landed')).toBe('no-exchange-rate');
+  });
+
+  it('that pay more ahead than is owed are asked about', () => {
+    const example = shipmentOf({ currency: 'USD', rate: '0.9' }, [{ price: '100' }], [], (book, shipmentId) => {
+      book.add('shipmentPayment', { shipmentId, date: '2026-03-01', amount: '101', rate: '1', timing: 'ahead' });
+    });
+    expect(ofShipment(example, 'landed')).toBe('paid-more-than-owed');
+  });
+
+  it('tell what of a dearer bill is the amount and what the rate', () => {
+    const example = shipmentOf(
+      {},
+      [{ price: '100' }],
+      [{ type: 'freight', currency: 'USD', amount: '1000', rate: '0.90', billed: '1100', billedRate: '0.95' }],
+    );
+    const found = ['estimate', 'bill', 'difference', 'byAmount', 'byRate', 'amount'].map((member) =>
+      amount(example.evaluation, `chargeAmount/${example.charges[0] ?? ''}/${member}`),
+    );
+    expect(found).toEqual(['900', '1045', '145', '90', '55', '1045']);
+    expect(ofShipment(example, 'againstEstimate')).toBe('145');
+    expect(ofLine(example, 'estimatedPerUnit')).toBe('1000');
+    expect(ofLine(example, 'perUnitAgainstEstimate')).toBe('145');
+  });
+});
+
+describe('a charge', () => {
+  const AIR = [
+    { price: '1', weight: '120', volume: '0.30' },
+    { price: '1', weight: '40', volume: '1.20' },
+    { price: '1', weight: '80', volume: '0.24' },
+  ];
+
+  it('by chargeable weight is that of the consignment, not of each line', () => {
+    const example = shipmentOf({}, AIR, [
+      { type: 'freight', amount: '3.10', per: 'chargeable kg', basis: 'chargeable weight', volumeDivisor: '6000' },
+    ]);
+    expect(shares(example)).toEqual(['155', '620', '124']);
+    expect(shares(example, 'weight')).toEqual(['449.5', '149.83', '299.67']);
+    expect(ofShipment(example, 'onTop')).toBe('899');
+  });
+
+  it('is shared with credits in whole cents: 10.00 over 5 : 3 : -1', () => {
+    const example = shipmentOf(
+      {},
+      ['5', '3', '-1'].map((price) => ({ price })),
+      [{ amount: '10' }],
+    );
+    expect(shares(example)).toEqual(['7.14', '4.29', '-1.43']);
+  });
+
+  it('by value, weight, quantity and equally, worked by hand', () => {
+    const example = shipmentOf(
+      {},
+      [
+        { quantity: '200', price: '3', weight: '10' },
+        { quantity: '50', price: '8', weight: '30' },
+      ],
+      [{ amount: '100' }],
+    );
+    expect(shares(example)).toEqual(['60', '40']);
+    expect(shares(example, 'weight')).toEqual(['25', '75']);
+    expect(shares(example, 'quantity')).toEqual(['80', '20']);
+    expect(shares(example, 'equal')).toEqual(['50', '50']);
+  });
+
+  it('of chosen lines is borne by these alone', () => {
+    const example = shipmentOf(
+      {},
+      [{ price: '10' }, { price: '30' }],
+      [{ amount: '8' }],
+      (book, _id, lines, [chargeId]) => {
+        book.add('chargedLine', { chargeId, lineId: lines[1] });
+      },
+    );
+    expect(shares(example)).toEqual(['no such figure', '8']);
+    expect(ofLine(example, 'landed')).toBe('10');
+  });
+
+  it('that is so much per cent of the value, or per unit, follows the lines', () => {
+    const goods = [{ quantity: '4', price: '250' }];
+    const charged = (fields: Fields, shipment: Fields = {}) =>
+      ofShipment(shipmentOf(shipment, goods, [fields]), 'onTop');
+    expect(charged({ type: 'insurance', per: 'percent of value', amount: '0.5' })).toBe('5');
+    expect(charged({ per: 'unit', amount: '1.25' })).toBe('5');
+    const inDollars = { currency: 'USD', rate: '0.9' };
+    expect(charged({ per: 'percent of value', amount: '1' }, inDollars)).toBe('9');
+    expect(charged({ per: 'percent of value', amount: '1', currency: 'GBP', rate: '1.2' }, inDollars)).toBe(
+      'percentage-in-third-currency',
+    );
+  });
+
+  it('is never shared evenly in secret: a missing weight and a basis of nothing are gaps of every line', () => {
+    const charge = [{ amount: '10', basis: 'weight' }];
+    expect(shares(shipmentOf({}, [{ price: '1', weight: '5' }, { price: '1' }], charge))).toEqual([
+      'no-line-measure',
+      'no-line-measure',
+    ]);
+    const nothing = shipmentOf(
+      {},
+      [
+        { price: '1', weight: '0' },
+        { price: '1', weight: '0' },
+      ],
+      charge,
+    );
+    expect(shares(nothing)).toEqual(['basis-not-positive', 'basis-not-positive']);
+    expect(ofShipment(nothing, 'landed')).toBe('2');
+    expect(nothing.evaluation.figure(`landedShipment/${nothing.shipment}/landed`)?.gaps).toHaveLength(1);
+  });
+
+  it('goes to stock value, to expense, or is recovered; what the price holds costs nothing more', () => {
+    const example = shipmentOf(
+      {},
+      [{ price: '100' }],
+      [
+        { amount: '10' },
+        { amount: '20', treatment: 'expense' },
+        { amount: '30', treatment: 'recovered' },
+        { amount: '40', inPrice: true },
+      ],
+    );
+    expect(['landed', 'expense', 'recovered', 'onTopPercent'].map((member) => ofShipment(example, member))).toEqual([
+      '110',
+      '20',
+      '30',
+      '10',
+    ]);
+  });
+
+  it('costs what is left of it after the tax that is recovered', () => {
+    const freight = { amount: '120', taxPercent: '20', taxInside: true };
+    expect(ofShipment(shipmentOf({}, [{ price: '100' }], [freight]), 'onTop')).toBe('120');
+    const registered = shipmentOf({}, [{ price: '100' }], [freight], (book) => {
+      book.add('taxRegistration', { validFrom: '2026-01-01' });
+    });
+    expect(ofShipment(registered, 'onTop')).toBe('100');
+  });
+
+  it('of the buyer by the delivery term is asked for until it is stated', () => {
+    const missing = (deliveryTerm: DeliveryTerm, charges: readonly Fields[] = []) => {
+      const { evaluation, shipment } = shipmentOf({ deliveryTerm }, [{ price: '1' }], charges);
+      return evaluation.figure(`landedShipment/${shipment}/landed`)?.gaps.map(({ values }) => values.charge);
+    };
+    expect(missing('FOB')).toEqual(['freight', 'insurance', 'port charges', 'customs clearance', 'trucking']);
+    expect(missing('CIF', [{ type: 'port', amount: '0' }])).toEqual(['customs clearance', 'trucking']);
+    expect(missing('CIP')).toEqual(['customs clearance']);
+    expect(missing('DDP')).toEqual([]);
+  });
+});
+
+describe('the landed cost of a shipment', () => {
+  it('is asked for in five fields: 200 handles at 3 USD, freight 180, customs 40', () => {
+    const example = shipmentOf(
+      { currency: 'USD', rate: '0.9' },
+      [{ quantity: '200', price: '3' }],
+      [
+        { type: 'freight', amount: '180', currency: 'USD', rate: '0.9' },
+        { type: 'duty', amount: '40' },
+      ],
+    );
+    expect(ofLine(example, 'landed')).toBe('742');
+    expect(ofLine(example, 'perUnit')).toBe('3.71');
+  });
+
+  it('is the sum of its goods and of the charges that go into stock, under any mix of bases, currencies and credits', () => {
+    const cents = (least: number) =>
+      fc.integer({ min: least, max: 500_000 }).map((each) => new Decimal(each).div(100).toFixed());
+    const line = fc.record({
+      quantity: fc.integer({ min: 1, max: 999 }).map(String),
+      price: cents(1),
+      weight: cents(1),
+      volume: cents(1),
+    });
+    const charge = fc.record({
+      amount: cents(-5_000),
+      currency: fc.constantFrom('EUR', 'USD'),
+      rate: fc.constant('0.917'),
+      basis: fc.constantFrom<ChargeBasis>('value', 'weight', 'volume', 'chargeable weight', 'quantity', 'equal'),
+      treatment: fc.constantFrom('stock value', 'expense'),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(line, { minLength: 1, maxLength: 7 }),
+        fc.array(charge, { maxLength: 5 }),
+        fc.constantFrom('EUR', 'USD'),
+        (lines, charges, currency) => {
+          const example = shipmentOf({ currency, rate: '0.93' }, lines, charges);
+          const figure = (key: string) => decimal(amount(example.evaluation, key));
+          const inStock = example.charges.filter((_id, index) => charges[index]?.treatment === 'stock value');
+          const total = inStock.reduce(
+            (so, id) => so.plus(figure(`chargeAmount/${id}/amount`)),
+            figure(`shipmentGoods/${example.shipment}/inBookCurrency`),
+          );
+          const landed = example.lines.reduce((so, id) => so.plus(figure(`landedLine/${id}/landed`)), decimal('0'));
+          expect(landed.toDecimalPlaces(15).toFixed()).toBe(total.toDecimalPlaces(15).toFixed());
+          for (const [place, id] of example.charges.entries()) {
+            const all = example.lines.reduce((so, each) => so.plus(figure(`chargeShares/${id}/${each}`)), decimal('0'));
+            expect([place, all.toFixed()]).toEqual([place, figure(`chargeAmount/${id}/amount`).toFixed()]);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('fills a container by volume or by weight, whichever is full first', () => {
+    const filled = (weight: string, volume: string) => {
+      const { evaluation, shipment } = shipmentOf({}, [{ price: '1', weight, volume }]);
+      return ['byVolume', 'byWeight', 'carriers'].map((member) => amount(evaluation, `load/${shipment}@20/${member}`));
+    };
+    expect(filled('14100', '8.3')).toEqual(['25', '50', '0.5']);
+    expect(filled('2820', '66.4')).toEqual(['200', '10', '2']);
+  });
+});
