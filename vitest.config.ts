@@ -19,7 +19,7 @@ export default defineConfig({
       },
       {
         extends: true,
-        test: { name: 'web', include: ['apps/web/src/**/*.test.{ts,tsx}'] },
+        test: { name: 'web', include: ['apps/web/src/**/*.test.{ts,tsx}'], testTimeout: 15_000 },
       },
     ],
   },

@@ -25,6 +25,9 @@ import { HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
 import { validation } from './http/validation.js';
 import { ExchangeRatesController } from './stand-ins/exchange-rates.controller.js';
+import { StockController } from './purchasing/stock.controller.js';
+import { DocumentsController } from './documents/documents.controller.js';
+import { DocumentsService } from './documents/documents.service.js';
 import { DATABASE_URL, Workers } from './threads/workers.service.js';
 
 @Module({})
@@ -40,6 +43,8 @@ export class AppModule {
         MembersController,
         EventsController,
         FiguresController,
+        StockController,
+        DocumentsController,
         ExchangeRatesController,
       ],
       providers: [
@@ -52,6 +57,7 @@ export class AppModule {
         ChangeService,
         MembershipService,
         SnapshotsService,
+        DocumentsService,
         WritingService,
         DemoService,
         Closing,

@@ -22,12 +22,15 @@ import {
   ExchangeRate,
   ItemConversion,
   Material,
+  PriceBreak,
   RuleBracket,
   Shipment,
   ShipmentCharge,
   ShipmentLine,
   ShipmentPayment,
   StandardPrice,
+  StockMovement,
+  StockPosition,
   Supplier,
   SupplierPrice,
   TaxRegistration,
@@ -46,6 +49,13 @@ export interface KindDescriptor<Row extends object = object> {
   readonly toldBy: readonly string[];
   /** References by which a row is copied along when the row that it points to is duplicated. */
   readonly copiedWith: readonly string[];
+  /**
+   * Of a ledger, which is read by page and is no part of the book's own rows: the field that is filled in where a row of it
+   * is one of them all the same; null for all other kinds.
+   */
+  readonly ledgerBut: string | null;
+  /** True where nobody writes the rows: they are worked out from others, and have no table. */
+  readonly isDerived: boolean;
   /** Fields that a copy does not take over, but begins anew: numbers that stand for one thing only, what was billed. */
   readonly notCopied: readonly string[];
 }
@@ -58,6 +68,8 @@ const described = <Row extends object>(rowClass: new () => Row, said: Said<Row>)
   toldBy: [],
   copiedWith: [],
   notCopied: [],
+  ledgerBut: null,
+  isDerived: false,
   ...said,
 });
 
@@ -76,6 +88,7 @@ export const KINDS = {
   supplier: described(Supplier, { label: 'supplier', uniqueName: true }),
   material: described(Material, { label: 'material', uniqueName: true, notCopied: ['code'] }),
   supplierPrice: described(SupplierPrice, { label: 'supplier price', ...ofMaterial }),
+  priceBreak: described(PriceBreak, { label: 'price break', toldBy: ['priceId'], copiedWith: ['priceId'] }),
   standardPrice: described(StandardPrice, { label: 'standard price', ...ofMaterial }),
   customsProfile: described(CustomsProfile, { label: 'customs profile', uniqueName: true }),
   chargeRule: described(ChargeRule, { label: 'charge rule', uniqueName: true }),
@@ -120,6 +133,8 @@ export const KINDS = {
   channel: described(Channel, { label: 'sales channel', uniqueName: true }),
   pricePoint: described(PricePoint, { label: 'price', toldBy: ['productId'] }),
   candidatePrice: described(CandidatePrice, { label: 'price to compare', toldBy: ['productId'] }),
+  stockMovement: described(StockMovement, { label: 'stock movement', toldBy: ['materialId'], ledgerBut: 'lineId' }),
+  stockPosition: described(StockPosition, { label: 'stock position', toldBy: ['materialId'], isDerived: true }),
 } as const;
 
 export type Kind = keyof typeof KINDS;
@@ -127,6 +142,15 @@ export type RowOf<K extends Kind> = InstanceType<(typeof KINDS)[K]['rowClass']>;
 export type AnyRow = RowOf<Kind>;
 
 export const KIND_NAMES = Object.keys(KINDS) as Kind[];
+
+/** The kinds whose rows are kept: all but those that are worked out from others. */
+export const STORED_KINDS: readonly Kind[] = KIND_NAMES.filter((kind) => !KINDS[kind].isDerived);
+
+/** True for a row that is one of the book's own: it goes with the snapshot and the book file, and is no mere ledger row. */
+export function isOfBook(kind: Kind, row: object): boolean {
+  const { ledgerBut, isDerived } = KINDS[kind] as KindDescriptor;
+  return !isDerived && (ledgerBut === null || (row as Record<string, unknown>)[ledgerBut] !== null);
+}
 
 /** How a kind is called in a sentence. */
 export const labelOfKind = (of: Kind): string => KINDS[of].label;
@@ -171,9 +195,9 @@ export interface Referrer {
   readonly goesWithTarget: boolean;
 }
 
-/** Every field, in any kind, that points to rows of the given kind. */
+/** Every field, in any kind that is kept, that points to rows of the given kind. */
 export function referrersTo(target: Kind): readonly Referrer[] {
-  return KIND_NAMES.flatMap((kind) =>
+  return STORED_KINDS.flatMap((kind) =>
     fieldsOf(kind)
       .filter((field) => field.target === target)
       .map((field) => ({ kind, field: field.name, goesWithTarget: field.goesWithTarget ?? false })),

@@ -1,5 +1,5 @@
 import { Choice, CurrencyCode, DecimalText, Flag, Name, Row, WholeNumber } from './fields/index.js';
-import { PLANNING_BASES, type PlanningBasis } from './purchasing/planning-basis.js';
+import { PLANNING_BASES, STOCK_METHODS, type PlanningBasis, type StockMethod } from './purchasing/planning-basis.js';
 
 /** The country settings that a book may have: they decide how numbers and dates are read and shown. */
 export const LOCALES = [
@@ -84,4 +84,16 @@ export class Settings extends Row {
 
   @DecimalText({ label: 'Buffer on material prices', from: '0', to: '1000' })
   bufferPercent = '0';
+
+  /** How stock is valued (IAS 2.21 to .27). */
+  @Choice(STOCK_METHODS, { label: 'Stock valued by' })
+  stockMethod: StockMethod = 'moving average';
+
+  /** What one order costs, however large: writing it, receiving it, paying it. */
+  @DecimalText({ label: 'Cost of an order', from: '0', to: '1000000' })
+  costPerOrder = '0';
+
+  /** What a year of keeping stock costs, as a percentage of what it is worth: room, insurance, spoilage, interest. */
+  @DecimalText({ label: 'Cost of holding stock, % a year', from: '0', to: '1000' })
+  holdingPercent = '0';
 }

@@ -21,9 +21,12 @@ export { ELEMENT_LABELS, ELEMENTS, isComponentOnly, type Element } from './produ
 export { conversion, convert, readPower, readQuantity, unitsWithin, type TypedQuantity } from './quantity/index.js';
 export {
   CHARGE_WORDS,
+  firstBelowZero,
   FORMULA_NAMES,
   guessColumns,
   listNoteSentence,
+  movementsOf,
+  positionsByDay,
   pricesByDay,
   PRICE_LIST_FIELDS,
   priceListOperations,
@@ -32,6 +35,8 @@ export {
   rulesThatFit,
   unknownUnitWords,
   type ColumnMapping,
+  type KeptPosition,
+  type PositionOfDay,
   type GuessedTable,
   type ListOutcome,
   type ListReading,

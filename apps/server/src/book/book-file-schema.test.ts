@@ -1,4 +1,4 @@
-import { KIND_NAMES, fieldsOf } from '@nuvar/book';
+import { STORED_KINDS, fieldsOf } from '@nuvar/book';
 import { expect, it } from 'vitest';
 import { bookFileSchema } from './book-file-schema.js';
 
@@ -7,7 +7,7 @@ it('docs/book-file.schema.json is what the row classes say', async () => {
     $defs: Record<string, { properties: object }>;
     properties: { rows: { properties: object } };
   };
-  expect(Object.keys(schema.properties.rows.properties)).toEqual(KIND_NAMES);
+  expect(Object.keys(schema.properties.rows.properties)).toEqual(STORED_KINDS);
   expect(Object.keys(schema.$defs.Material?.properties ?? {}).sort()).toEqual(
     ['id', ...fieldsOf('material').map(({ name }) => name)].sort(),
   );

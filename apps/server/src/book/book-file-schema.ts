@@ -1,17 +1,17 @@
-import { BOOK_FILE_VERSION, KIND_NAMES, KINDS } from '@nuvar/book';
+import { BOOK_FILE_VERSION, STORED_KINDS, KINDS } from '@nuvar/book';
 import { rowSchemas } from '../http/row-schemas.js';
 
 /** The JSON Schema of a book file, made from the row classes. Fields that have a default may be left out. */
 export function bookFileSchema(): object {
   const schemas = rowSchemas('#/$defs/');
-  const rowOf = (kind: (typeof KIND_NAMES)[number]) => {
+  const rowOf = (kind: (typeof STORED_KINDS)[number]) => {
     const { required: _required, ...schema } = schemas[KINDS[kind].rowClass.name] as {
       required?: string[];
       properties: object;
     };
     return [KINDS[kind].rowClass.name, { ...schema, required: ['id'], additionalProperties: false }] as const;
   };
-  const lists = KIND_NAMES.map(
+  const lists = STORED_KINDS.map(
     (kind) => [kind, { type: 'array', items: { $ref: `#/$defs/${KINDS[kind].rowClass.name}` } }] as const,
   );
   return {
@@ -30,6 +30,6 @@ export function bookFileSchema(): object {
       },
     },
     additionalProperties: false,
-    $defs: Object.fromEntries(KIND_NAMES.map(rowOf)),
+    $defs: Object.fromEntries(STORED_KINDS.map(rowOf)),
   };
 }

@@ -1,5 +1,5 @@
 import {
-  KIND_NAMES,
+  STORED_KINDS,
   newId,
   problem,
   ProblemError,
@@ -71,7 +71,7 @@ export class BooksService {
 
 /** The writes that make a new book of rows that were read; its settings get the id of the book. */
 function creationOf(rows: BookRows, bookId: string): Write[] {
-  return KIND_NAMES.flatMap((kind) =>
+  return STORED_KINDS.flatMap((kind) =>
     rows.all(kind).map((row): Write => {
       const id = kind === 'settings' ? bookId : row.id;
       return { kind, id, before: null, after: { ...(row as StoredRow), id } };

@@ -20,6 +20,7 @@ import { membershipIn } from './membership.js';
 import { judgedOnDemand, readerOnDemand } from './reader-on-demand.js';
 import { rowsAsked } from './rows.js';
 import { refusalOfStorage } from './storage-refusal.js';
+import { keepStock } from '../purchasing/stock-ledger.js';
 import { keysOfNamesakes, storeWrites, type NameKeys } from './stored-writes.js';
 
 const CONFLICTS: readonly string[] = ['changed-meanwhile', 'row-moved-on'];
@@ -119,7 +120,9 @@ async function carryOut(
     held.catch(() => undefined);
     told = JSON.stringify(writes);
     await held;
+    await keepStock(manager, bookId, writes);
   } catch (error) {
+    if (error instanceof ProblemError) throw error;
     const problems = refusalOfStorage(error, writes);
     throw problems === null ? error : new ProblemError(problems);
   }

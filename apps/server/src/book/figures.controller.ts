@@ -1,8 +1,9 @@
-import { isDay, isPlainText, problem, ProblemError } from '@nuvar/book';
+import { isPlainText, problem, ProblemError } from '@nuvar/book';
 import { Controller, Get, Inject, Param, Query, Req, Res, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
+import { dayOr } from '../http/day-or.js';
 import { BookId } from '../http/book-id.js';
 import { Workers } from '../threads/workers.service.js';
 import { MembershipService } from './membership.service.js';
@@ -51,10 +52,4 @@ export class FiguresController {
   }
 }
 
-function dayOf(asOf: string | undefined): string {
-  const day = asOf ?? new Date().toISOString().slice(0, 10);
-  if (isDay(day)) return day;
-  throw new ProblemError([
-    problem('invalid-field', { field: 'asOf', values: { detail: '"asOf" must be a day such as 2026-03-31.' } }),
-  ]);
-}
+const dayOf = (asOf: string | undefined): string => dayOr('asOf', asOf, new Date().toISOString().slice(0, 10));

@@ -1,9 +1,11 @@
 import {
   comparesExactly,
   fieldsOf,
-  KIND_NAMES,
+  KINDS,
   storedFields,
   type Kind,
+  STORED_KINDS,
+  type KindDescriptor,
   type StoredField,
   type StoredRow,
 } from '@nuvar/book';
@@ -68,7 +70,13 @@ function columnsOf(kind: Kind): { readonly bare: readonly StoredField[]; readonl
 
 /** Of these there are most; read first, they are packed while the others are read. */
 const MOSTLY: readonly Kind[] = ['billLine', 'pricePoint'];
-const LARGEST_FIRST: readonly Kind[] = [...MOSTLY, ...KIND_NAMES.filter((kind) => !MOSTLY.includes(kind))];
+const LARGEST_FIRST: readonly Kind[] = [...MOSTLY, ...STORED_KINDS.filter((kind) => !MOSTLY.includes(kind))];
+
+/** Of a ledger, those rows that are the book's own. */
+function andOfBook(kind: Kind): string {
+  const { ledgerBut } = KINDS[kind] as KindDescriptor;
+  return ledgerBut === null ? '' : ` AND ${columnName(ledgerBut)} IS NOT NULL`;
+}
 
 /**
  * Every row of a book as JSON text, handed out piece by piece: by kind the names of the fields once, and then the values
@@ -85,7 +93,7 @@ export async function writeRowsAsJson(
     const quoted = `'["' || concat_ws('","', ${bare.map(({ name }) => columnName(name)).join(', ')}) || '",'`;
     const row = `${quoted} || concat_ws(',', ${others.map(jsonOf).join(', ')}) || ']'`;
     // Ordered below the aggregate, where the primary key gives the order without a sort.
-    const ordered = `SELECT * FROM ${tableName(kind)} WHERE book_id = $1 ORDER BY id`;
+    const ordered = `SELECT * FROM ${tableName(kind)} WHERE book_id = $1${andOfBook(kind)} ORDER BY id`;
     const sql = `SELECT string_agg(${row}, ',') AS json FROM (${ordered}) AS each`;
     const found: { json: string | null }[] = await manager.query(sql, [bookId]);
     const names = JSON.stringify([...bare, ...others].map(({ name }) => name));

@@ -1,6 +1,6 @@
 import {
   fieldValue,
-  KIND_NAMES,
+  STORED_KINDS,
   labelOfKind,
   nameKey,
   problem,
@@ -19,7 +19,7 @@ export function refusalOfStorage(thrown: unknown, writes: readonly Write[]): Pro
   const error = databaseError(thrown);
   // Class 22: a value that does not fit; class 23: a constraint. Whatever else is wrong is not wrong with the change.
   if (error === null || !/^(22|23|54)/.test(error.code)) return null;
-  const kind = KIND_NAMES.find((each) => tableName(each) === error.table);
+  const kind = STORED_KINDS.find((each) => tableName(each) === error.table);
   if (kind === undefined) return [problem('not-storable', { values: { what: 'a row of this change' } })];
   return [known(error, kind, writes) ?? notStorable(kind, error, writes)];
 }

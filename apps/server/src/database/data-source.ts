@@ -13,6 +13,9 @@ import { Shipments1764900000000 } from './migrations/1764900000000-shipments.js'
 import { ChargeRules1765000000000 } from './migrations/1765000000000-charge-rules.js';
 import { DutyForms1765100000000 } from './migrations/1765100000000-duty-forms.js';
 import { TaxOnPurchases1765200000000 } from './migrations/1765200000000-tax-on-purchases.js';
+import { StockLedger1765300000000 } from './migrations/1765300000000-stock-ledger.js';
+import { DocumentJobs1765400000000 } from './migrations/1765400000000-document-jobs.js';
+import { OrderQuantities1765500000000 } from './migrations/1765500000000-order-quantities.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -29,6 +32,9 @@ const MIGRATIONS = [
   ChargeRules1765000000000,
   DutyForms1765100000000,
   TaxOnPurchases1765200000000,
+  StockLedger1765300000000,
+  DocumentJobs1765400000000,
+  OrderQuantities1765500000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -1,4 +1,4 @@
-import { KIND_NAMES, nameKey, newId, UNIQUELY_NAMED } from '@nuvar/book';
+import { STORED_KINDS, nameKey, newId, UNIQUELY_NAMED } from '@nuvar/book';
 import { evaluate, VIEWS } from '@nuvar/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { DataSource } from 'typeorm';
@@ -18,7 +18,7 @@ let before: Record<string, unknown[]>;
 const countOf = async (source: DataSource) =>
   Object.fromEntries(
     await Promise.all(
-      KIND_NAMES.map(async (kind) => {
+      STORED_KINDS.map(async (kind) => {
         const [{ known }] = await source.query('SELECT to_regclass($1) IS NOT NULL AS known', [tableName(kind)]);
         return [kind, known ? await source.query(`SELECT id, version FROM ${tableName(kind)} ORDER BY id`) : []];
       }),

@@ -1,4 +1,4 @@
-import { completeRow, fieldsOf, KIND_NAMES, newId, type FieldSpec, type Kind } from '@nuvar/book';
+import { completeRow, fieldsOf, STORED_KINDS, newId, type FieldSpec, type Kind } from '@nuvar/book';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { DataSource } from 'typeorm';
 import { testDatabaseUrl } from '../testing/database.js';
@@ -84,7 +84,7 @@ function edgesOf({ type, bounds, choices }: FieldSpec): unknown[] {
   return type === 'integer' ? edges.map(Number) : edges;
 }
 
-describe.each(KIND_NAMES)('the table of %s', (kind) => {
+describe.each(STORED_KINDS)('the table of %s', (kind) => {
   it('has a column for each field of its class, of its type, and empty where the field may be', async () => {
     const columns: Column[] = await database.query(
       'SELECT column_name, data_type, is_nullable FROM information_schema.columns WHERE table_name = $1',

@@ -1,4 +1,4 @@
-import { fieldsOf, KIND_NAMES, UNIQUELY_NAMED, type FieldSpec, type Kind } from '@nuvar/book';
+import { fieldsOf, STORED_KINDS, UNIQUELY_NAMED, type FieldSpec, type Kind } from '@nuvar/book';
 import { EntitySchema, type EntitySchemaColumnOptions } from 'typeorm';
 
 /** The name of a column: plannedUnitsPerMonth → planned_units_per_month. */
@@ -39,8 +39,8 @@ function schemaOf(kind: Kind): EntitySchema<RowRecord> {
   return new EntitySchema<RowRecord>({ name: kind, tableName: tableName(kind), columns: columns as never });
 }
 
-/** The table of every kind of row, made from what the row classes declare. The migrations lay them down in SQL. */
-export const ROW_TABLES = Object.fromEntries(KIND_NAMES.map((kind) => [kind, schemaOf(kind)])) as Record<
+/** The table of every kind of row that is kept, made from what the row classes declare. The migrations lay them down in SQL. */
+export const ROW_TABLES = Object.fromEntries(STORED_KINDS.map((kind) => [kind, schemaOf(kind)])) as Record<
   Kind,
   EntitySchema<RowRecord>
 >;

@@ -1,11 +1,23 @@
+import type { DocumentFormat } from '../documents/requests.js';
+
 /** A change or a book file of many rows: read, held against the rules and stored. `nothing` makes a thread ready for them. */
 export type StoringJob =
   | { readonly job: 'nothing' }
   | { readonly job: 'change'; readonly bookId: string; readonly userId: string; readonly body: Uint8Array }
   | { readonly job: 'book file'; readonly userId: string; readonly body: Uint8Array };
 
-/** Something that is worked out of all rows of a book: its figures, or its book file. */
-export type ReadingJob = FiguresJob | { readonly job: 'book file'; readonly bookId: string };
+/** Something that is worked out of all rows of a book: its figures, its book file, or a document. */
+export type ReadingJob = FiguresJob | DocumentJob | { readonly job: 'book file'; readonly bookId: string };
+
+/** A document of a book as of a day, kept under the id of its job when it is made. */
+export interface DocumentJob {
+  readonly job: 'document';
+  readonly bookId: string;
+  readonly day: string;
+  readonly of: string;
+  readonly format: DocumentFormat;
+  readonly id: string;
+}
 
 /** Figures of a book as of a day: the report where no view is named. */
 export interface FiguresJob {

@@ -3,9 +3,11 @@ import { constants, gzipSync } from 'node:zlib';
 import { bookRows, problem, ProblemError, writeBookFile, type BookFile } from '@nuvar/book';
 import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
 import { SnapshotsService } from '../book/snapshots.service.js';
+import { makeDocument } from '../documents/make-document.js';
+import { positionsAsOf } from '../purchasing/stock-ledger.js';
 import { answerOf, handedOver, type Answer } from './answer.js';
 import { connection } from './connection.js';
-import type { FiguresJob, ReadingJob } from './jobs.js';
+import type { DocumentJob, FiguresJob, ReadingJob } from './jobs.js';
 
 const connected = connection();
 
@@ -17,10 +19,35 @@ let last: { readonly key: string; readonly evaluation: Evaluation } | null = nul
  * are a hundred megabytes: they are packed here, and handed over without being copied.
  */
 export default async function read(job: ReadingJob): Promise<Answer<Uint8Array<ArrayBuffer>>> {
-  const answer = await answerOf(async () =>
-    packed(await (job.job === 'figures' ? figuresOf(job) : fileOf(job.bookId))),
-  );
+  const answer = await answerOf(async () => packed(await resultOf(job)));
   return answer.ok ? handedOver(answer, answer.result.buffer) : answer;
+}
+
+function resultOf(job: ReadingJob): Promise<unknown> {
+  switch (job.job) {
+    case 'figures':
+      return figuresOf(job);
+    case 'document':
+      return documentOf(job);
+    case 'book file':
+      return fileOf(job.bookId);
+  }
+}
+
+/** Makes a document and keeps it for whoever asked for it, unless they have given it up; says on the way how far it is. */
+async function documentOf({ bookId, day, of, format, id }: DocumentJob): Promise<null> {
+  const database = await connected();
+  const isAt = (percent: number) =>
+    database.query('UPDATE document_jobs SET progress = $3 WHERE book_id = $1 AND id = $2', [bookId, id, percent]);
+  const evaluation = await evaluationOf(bookId, day);
+  await isAt(40);
+  const file = await makeDocument(evaluation, of, format);
+  await isAt(95);
+  await database.query(
+    `UPDATE document_jobs SET state = 'ready', progress = 100, file = $3 WHERE book_id = $1 AND id = $2 AND state = 'under way'`,
+    [bookId, id, file],
+  );
+  return null;
 }
 
 async function fileOf(bookId: string): Promise<BookFile> {
@@ -46,7 +73,9 @@ async function evaluationOf(bookId: string, day: string): Promise<Evaluation> {
     // What was kept is let go first: two large books need not be in memory at once.
     last = null;
     const snapshot = await snapshots.read(bookId);
-    last = { key: `${bookId} ${snapshot.revision} ${day}`, evaluation: evaluate(snapshot.rows, day) };
+    const stockPosition = await positionsAsOf((await connected()).manager, bookId, day);
+    const rows = { ...snapshot.rows, stockPosition };
+    last = { key: `${bookId} ${snapshot.revision} ${day}`, evaluation: evaluate(rows, day) };
   }
   return last.evaluation;
 }

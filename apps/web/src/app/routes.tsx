@@ -8,6 +8,7 @@ const COMPONENTS: Readonly<Record<ScreenId, () => Promise<ComponentType>>> = {
   overview: async () => (await import('./overview-screen.js')).OverviewScreen,
   buy: async () => (await import('../purchasing/buy-screen.js')).BuyScreen,
   shipments: async () => (await import('../purchasing/shipment/shipments-screen.js')).ShipmentsScreen,
+  stock: async () => (await import('../purchasing/stock/stock-screen.js')).StockScreen,
   chargeRules: async () => (await import('../purchasing/shipment/rules-screen.js')).RulesScreen,
   customs: async () => (await import('../purchasing/shipment/customs-screen.js')).CustomsScreen,
   import: async () => (await import('../purchasing/import/import-screen.js')).ImportScreen,

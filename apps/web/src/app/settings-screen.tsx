@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { localeName } from '../figures/format.js';
-import { PLANNING_WORDS } from '../purchasing/planning-words.js';
+import { PLANNING_WORDS, STOCK_WORDS } from '../purchasing/planning-words.js';
 import { RatesGrid } from '../purchasing/rates-grid.js';
 import { TaxOnPurchases } from '../purchasing/tax-on-purchases.js';
 import { UnitsGrid } from '../purchasing/units-grid.js';
@@ -56,6 +56,7 @@ export function SettingsScreen() {
         </Fields>
         <h2 className="text-section mt-6">Planning prices</h2>
         <Fields>
+          {field('stockMethod', undefined, STOCK_WORDS)}
           {field('planningBasis', undefined, PLANNING_WORDS)}
           {(settings.planningBasis === 'highest' || settings.planningBasis === 'average') &&
             field('planningMonths', 'months')}

@@ -91,6 +91,27 @@ export const model = {
   rewrite: (before: readonly Change[], after: readonly Change[]) =>
     restore([...rowsNamedBy(before), ...rowsNamedBy(after)], after),
 
+  /**
+   * Rows that the snapshot does not hold have been fetched: of a ledger, or worked out by the server. Those that were known
+   * and are `gone` go. What is known of a row in a later version stays; `pending` waits still.
+   */
+  learn<K extends Kind>(
+    kind: K,
+    rows: readonly StoredRow<K>[],
+    gone: (row: StoredRow<K>) => boolean,
+    pending: readonly Change[],
+  ): void {
+    const there = new Set(rows.map(({ id }) => id));
+    const lost = confirmed.all(kind).filter((row) => !there.has(row.id) && gone(row));
+    for (const { id } of lost) confirmed.put(kind, id, null);
+    const fresh = rows.filter((row) => (confirmed.row(kind, row.id)?.version ?? 0) <= row.version);
+    for (const row of fresh) confirmed.put(kind, row.id, row);
+    restore(
+      [...lost, ...fresh].map(({ id }) => ({ kind, id })),
+      pending,
+    );
+  },
+
   subscribe(listener: () => void): () => void {
     listeners.add(listener);
     return () => listeners.delete(listener);

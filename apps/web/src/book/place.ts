@@ -22,11 +22,15 @@ export function useAddress(): (screen: ScreenId, row?: string) => string {
 /** What a row belongs to: of the references that go with it the one that is filled, of a bill line always the product. */
 function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMaterial'> {
   const row: object | undefined = model.rows.row(kind, id);
+  if (kind === 'stockMovement' && row !== undefined)
+    return { owner: String(fieldValue(row, 'materialId')), isOfMaterial: true };
   const belongsTo = fieldsOf(kind).find(
     ({ name, goesWithTarget }) => goesWithTarget === true && row !== undefined && fieldValue(row, name) !== null,
   );
   const owner = row && belongsTo && fieldValue(row, belongsTo.name);
-  if (belongsTo?.target === 'frozenCard' && typeof owner === 'string') return ownerOf('frozenCard', owner);
+  // A line of a saved card and a break of a price are edited where that which they belong to is.
+  const isOfPart = belongsTo?.target === 'frozenCard' || belongsTo?.target === 'supplierPrice';
+  if (isOfPart && typeof owner === 'string') return ownerOf(belongsTo.target as Kind, owner);
   return { owner: typeof owner === 'string' ? owner : id, isOfMaterial: belongsTo?.target === 'material' };
 }
 

@@ -43,6 +43,7 @@ const ABOUT = new Set([
   'ruleSet',
   'note',
 ]);
+const ORDERING = new Set(['reorderLevel', 'yearlyNeed']);
 const ABOUT_SHIPMENT = new Set(['name', 'origin', 'destination', 'customsProfileId', 'customsRate', 'ruleSet', 'note']);
 const sideOf = ({ field }: PlaceOfRow, conversions: string) =>
   field === 'conversions' ? conversions : ABOUT.has(field) ? 'about' : '';
@@ -59,10 +60,11 @@ export const SCREENS = {
     area: 'Buy',
     letter: 'B',
     edits: {
-      material: { side: (at) => sideOf(at, 'units') },
+      material: { side: (at) => (ORDERING.has(at.field) ? 'order' : sideOf(at, 'units')) },
       supplier: {},
       supplierPrice: {},
       standardPrice: {},
+      priceBreak: { side: () => 'order' },
       itemConversion: { when: ({ isOfMaterial }) => isOfMaterial, side: () => 'units' },
     },
     finds: [{ kind: 'material', what: 'material' }],
@@ -78,6 +80,12 @@ export const SCREENS = {
       shipmentPayment: { side: () => 'payments' },
     },
     finds: [{ kind: 'shipment', what: 'shipment' }],
+  },
+  stock: {
+    path: 'buy/stock/:rowId?',
+    name: 'Buy: stock',
+    edits: { stockMovement: {}, stockPosition: {} },
+    finds: [{ kind: 'material', what: 'stock' }],
   },
   chargeRules: {
     path: 'buy/rules/:rowId?',

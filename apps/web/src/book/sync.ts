@@ -1,6 +1,7 @@
-import type { Change, Write } from '@nuvar/book';
+import type { Change, StoredRow, Write } from '@nuvar/book';
 import { noticed } from '../state/notices-slice.js';
 import type { store } from '../state/store.js';
+import type { HistoryEntry } from '../state/api.js';
 import { bookActions, type Link, type SetAside, type UndoEntry } from '../state/book-slice.js';
 import { model } from './model.js';
 import { followNews, type Revisions } from './news.js';
@@ -55,6 +56,7 @@ export const sync = {
     if (!snapshot.ok) return openingOf(snapshot.status);
     const { text, role } = snapshot.value;
     const { revision } = model.open(text, pending);
+    if (history.ok) learnLedger(history.value, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, aside: edits, ...stacks }));
     void refusedTexts.open(handle, personId, bookId);
@@ -139,6 +141,16 @@ export const sync = {
     if (current !== null) void work(current);
   },
 };
+
+/** What one could take back has to be there, also where it is of a ledger, which the snapshot does not hold. */
+function learnLedger(history: readonly HistoryEntry[], pending: readonly Change[]): void {
+  const latest = new Map<string, StoredRow<'stockMovement'> | null>();
+  for (const { writes } of [...history].reverse())
+    for (const { kind, id, after } of writes)
+      if (kind === 'stockMovement') latest.set(id, after as StoredRow<'stockMovement'> | null);
+  const rows = [...latest.values()].filter((row) => row !== null);
+  model.learn('stockMovement', rows, () => false, pending);
+}
 
 function openingOf(status: number): Opening {
   if (status === 401) return 'signed-out';

@@ -12,6 +12,12 @@ export interface SnapshotText {
   readonly role: Role;
 }
 
+export interface LedgerOfPeriod {
+  readonly begun: string;
+  readonly opening: StoredRow<'stockPosition'> | null;
+  readonly movements: readonly StoredRow<'stockMovement'>[];
+}
+
 /** What the server answered: what was asked for, or why not. `status` 0 means that it did not answer. */
 export type Answer<Value> =
   | { readonly ok: true; readonly value: Value }
@@ -85,5 +91,10 @@ export const transport = {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(change),
     }),
+  /** What is in stock of each material on a day. */
+  stock: (bookId: string, asOf: string) => ask<StoredRow<'stockPosition'>[]>(`/api/books/${bookId}/stock?asOf=${asOf}`),
+  /** The stock ledger of a material over a period, from the day on that it has to be gone through. */
+  stockLedger: (bookId: string, materialId: string, from: string, to: string) =>
+    ask<LedgerOfPeriod>(`/api/books/${bookId}/stock/${materialId}?from=${from}&to=${to}`),
   since: (bookId: string, revision: number) => ask<HistoryEntry[]>(`/api/books/${bookId}/changes?since=${revision}`),
 };

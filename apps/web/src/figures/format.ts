@@ -142,3 +142,9 @@ export function localeName(locale: string): string {
     new Intl.DisplayNames('en', { type }).of(code) ?? code;
   return `${inEnglish(region, 'region')}, ${inEnglish(language, 'language')}`;
 }
+
+/** A month as a country writes it, from any day of it: "November 2026". */
+export const monthText = (day: string, locale: string): string =>
+  new Intl.DateTimeFormat(locale, { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+    new Date(`${day}T00:00:00Z`),
+  );

@@ -55,6 +55,7 @@ export function BuyScreen() {
           tools={
             <>
               <ScreenLink to="shipments">Shipments</ScreenLink>
+              <ScreenLink to="stock">Stock</ScreenLink>
               <ScreenLink to="import">Import a price list</ScreenLink>
             </>
           }

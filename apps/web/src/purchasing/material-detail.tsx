@@ -11,6 +11,7 @@ import { MissingConversions } from './missing-conversions.js';
 import { ConversionsGrid, unitsWithoutWay } from './conversions-grid.js';
 import { InForce } from './in-force.js';
 import { MATERIAL_KIND_WORDS } from './material-columns.js';
+import { OrderSide } from './order-side.js';
 import { PLANNING_WORDS } from './planning-words.js';
 import { PriceHistory } from './price-history.js';
 import { PricesGrid } from './prices-grid.js';
@@ -20,7 +21,7 @@ import { Empty } from '../figures/empty.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { Fields } from '../controls/fields.js';
 
-const SIDES = { price: 'Price', units: 'Units', about: 'Details', uses: 'Where used' };
+const SIDES = { price: 'Price', order: 'Order', units: 'Units', about: 'Details', uses: 'Where used' };
 
 /** One material beside the grid: what it is planned to cost and why, its units, what it is, and what it goes into. */
 export function MaterialDetail({ id }: { readonly id: string }) {
@@ -52,6 +53,8 @@ export function MaterialDetail({ id }: { readonly id: string }) {
 
 function MaterialSide({ material }: { readonly material: StoredRow<'material'> }) {
   switch (useSide(SIDES)) {
+    case 'order':
+      return <OrderSide material={material} />;
     case 'units':
       return <MaterialUnits material={material} />;
     case 'about':

@@ -39,6 +39,16 @@ export interface HistoryEntry {
   readonly writeCount: number;
 }
 
+/** How far a document has come that the server makes. */
+export interface DocumentJob {
+  readonly id: string;
+  readonly state: 'under way' | 'ready' | 'failed' | 'cancelled';
+  /** In percent. */
+  readonly progress: number;
+  readonly name: string;
+  readonly problem: string | null;
+}
+
 /** Everything of the server but the rows of a book, which come and go by way of the book itself. */
 export const api = createApi({
   reducerPath: 'api',
@@ -90,6 +100,24 @@ export const api = createApi({
       }),
       keepUnusedDataFor: 0,
     }),
+    beginDocument: build.mutation<
+      DocumentJob,
+      { bookId: string; asOf: string; document: string; of: string; format: string }
+    >({
+      query: ({ bookId, asOf, ...body }) => ({
+        url: `books/${bookId}/documents`,
+        method: 'POST',
+        params: { asOf },
+        body,
+      }),
+    }),
+    documentJob: build.query<DocumentJob, { bookId: string; id: string }>({
+      query: ({ bookId, id }) => `books/${bookId}/documents/${id}`,
+      keepUnusedDataFor: 0,
+    }),
+    cancelDocument: build.mutation<DocumentJob, { bookId: string; id: string }>({
+      query: ({ bookId, id }) => ({ url: `books/${bookId}/documents/${id}`, method: 'DELETE' }),
+    }),
     simulatedRate: build.query<{ rate: string }, { currency: string; base: string; day: string }>({
       query: (params) => ({ url: 'stand-ins/exchange-rates', params }),
     }),
@@ -116,6 +144,9 @@ export const {
   useTakeInBookMutation,
   useRemoveBookMutation,
   useHistoryInfiniteQuery,
+  useBeginDocumentMutation,
+  useCancelDocumentMutation,
+  useDocumentJobQuery,
   useLazySimulatedRateQuery,
   useMembersQuery,
   usePutMemberMutation,

@@ -1,5 +1,5 @@
 import { configureStore, type Action, type ThunkAction } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import { bookReducer } from './book-slice.js';
 import { api } from './api.js';
 import { noticesReducer } from './notices-slice.js';
@@ -15,6 +15,7 @@ export const store = configureStore({
 export type AppState = ReturnType<typeof store.getState>;
 export type AppThunk<Result = void> = ThunkAction<Result, AppState, unknown, Action>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppStore = useStore.withTypes<typeof store>();
 export const useAppSelector = useSelector.withTypes<AppState>();
 
 /** The day that the open book is shown for: today, unless another was chosen. */

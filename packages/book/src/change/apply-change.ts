@@ -1,4 +1,4 @@
-import { fieldsOf, type Kind, labelOfKind } from '../kinds.js';
+import { fieldsOf, type Kind, KINDS, labelOfKind } from '../kinds.js';
 import { problem, type Problem } from '../problem/index.js';
 import { completeRow, validateRow } from '../validate-row.js';
 import type { Change, Operation, UpdateOperation } from './change.js';
@@ -40,6 +40,7 @@ export function applyChange(book: BookReader, change: Change, newBook: NewBook |
 
 function applyOperation(overlay: Overlay, operation: Operation): Problem[] {
   const { kind } = operation;
+  if (KINDS[kind].isDerived) return [problem('derived-row', { kind, values: { kind: labelOfKind(kind) } })];
   if (operation.action === 'create') {
     const { id } = operation.row;
     if (overlay.row(kind, id) !== undefined)

@@ -1,6 +1,6 @@
 import type { BookRows } from '../change/index.js';
 import { BOOK_FILE_VERSION, type BookFile, readBookFile } from '../file/index.js';
-import { type Kind, KIND_NAMES } from '../kinds.js';
+import { type Kind, STORED_KINDS } from '../kinds.js';
 import { ProblemError } from '../problem/index.js';
 
 /** Builds the rows of an invented book, with ids that stay the same from one build to the next. */
@@ -10,7 +10,7 @@ export interface BookBuilder {
 }
 
 export function bookBuilder(): BookBuilder {
-  const rows = Object.fromEntries(KIND_NAMES.map((kind) => [kind, [] as Record<string, unknown>[]])) as Record<
+  const rows = Object.fromEntries(STORED_KINDS.map((kind) => [kind, [] as Record<string, unknown>[]])) as Record<
     Kind,
     Record<string, unknown>[]
   >;

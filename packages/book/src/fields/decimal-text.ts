@@ -25,6 +25,21 @@ export function compareDecimalText(left: string, right: string): number {
   return magnitude === 0 ? 0 : one.sign * Math.sign(magnitude);
 }
 
+/**
+ * The sum of decimal strings, without binary floats.
+ *
+ * @example sumOfDecimalTexts(['0.1', '0.2', '-1']) // "-0.7"
+ */
+export function sumOfDecimalTexts(texts: readonly string[]): string {
+  const sum = texts.reduce((so, text) => {
+    const { sign, whole, fraction } = partsOf(text);
+    return so + BigInt(sign) * BigInt(whole + fraction);
+  }, 0n);
+  const digits = String(sum < 0n ? -sum : sum).padStart(DECIMALS + 1, '0');
+  const fraction = digits.slice(-DECIMALS).replace(/0+$/, '');
+  return `${sum < 0n ? '-' : ''}${digits.slice(0, -DECIMALS)}${fraction === '' ? '' : `.${fraction}`}`;
+}
+
 const DECIMALS = 12;
 
 function partsOf(text: string) {

@@ -1,4 +1,4 @@
-export { compareDecimalText, isDecimalText } from './decimal-text.js';
+export { compareDecimalText, sumOfDecimalTexts, isDecimalText } from './decimal-text.js';
 export { daysOfMonth, isDay } from './day.js';
 export * from './field.js';
 export { FindableRow } from './findable-row.js';

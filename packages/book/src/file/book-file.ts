@@ -7,12 +7,12 @@ import {
   type Write,
 } from '../change/index.js';
 import { ruleProblems } from '../change/rules/index.js';
-import { isKind, type Kind, KIND_NAMES } from '../kinds.js';
+import { isKind, isOfBook, type Kind, STORED_KINDS } from '../kinds.js';
 import { problem, type Problem } from '../problem/index.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 5;
+export const BOOK_FILE_VERSION = 6;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -31,13 +31,16 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   3: (file) => ({ ...file, version: 4 }),
   // Format 5 knows shipments: a book of before has none.
   4: (file) => ({ ...file, version: 5 }),
+  // Format 6 knows tax on purchases and the stock ledger: in a book of before there is none.
+  5: (file) => ({ ...file, version: 6 }),
 };
 
-/** Writes the rows of a book as a book file. */
+/** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */
 export function writeBookFile(rows: Pick<BookRows, 'all'>): BookFile {
-  const byKind = KIND_NAMES.map(
-    (kind) => [kind, rows.all(kind).map((row) => withoutVersion(row as StoredRow))] as const,
-  );
+  const byKind = STORED_KINDS.map((kind) => {
+    const own = rows.all(kind).filter((row) => isOfBook(kind, row));
+    return [kind, own.map((row) => withoutVersion(row as StoredRow))] as const;
+  });
   return { format: 'nuvar-book', version: BOOK_FILE_VERSION, rows: Object.fromEntries(byKind) };
 }
 
@@ -70,7 +73,9 @@ export function readBookFile(input: unknown): ReadBookFile {
   if (format > BOOK_FILE_VERSION) return refused(problem('newer-book-file', { values: { version: String(format) } }));
   const file = upgrade(given as BookFile);
   if (!isRecord(file.rows)) return refuse('it holds no rows');
-  const strange = Object.keys(file.rows).find((kind) => !isKind(kind) || !isListOfRows(file.rows[kind]));
+  const strange = Object.keys(file.rows).find(
+    (kind) => !isKind(kind) || !STORED_KINDS.includes(kind) || !isListOfRows(file.rows[kind]),
+  );
   if (strange !== undefined) return refuse(`"${strange.slice(0, 60)}" is not a list of rows of a known kind`);
   if (file.rows.settings?.length !== 1) return refuse('it needs exactly one row of settings');
   return checkedRows(file, format);
@@ -88,7 +93,7 @@ function upgrade(file: BookFile): BookFile {
 function checkedRows(file: BookFile, format: number): ReadBookFile {
   const problems: Problem[] = [];
   const complete: Partial<Record<Kind, StoredRow[]>> = {};
-  for (const kind of KIND_NAMES) {
+  for (const kind of STORED_KINDS) {
     const seen = new Set<string>();
     complete[kind] = (file.rows[kind] ?? []).map((given) => {
       const row = { ...completeRow(kind, given), version: 1 } as StoredRow;
@@ -101,7 +106,7 @@ function checkedRows(file: BookFile, format: number): ReadBookFile {
   }
   if (problems.length > 0) return refused(...problems);
   const rows = bookRows(complete as unknown as RowsByKind);
-  const writes = KIND_NAMES.filter((kind) => kind !== 'settings').flatMap((kind) =>
+  const writes = STORED_KINDS.filter((kind) => kind !== 'settings').flatMap((kind) =>
     rows.all(kind).map((row): Write => ({ kind, id: row.id, before: null, after: row as StoredRow })),
   );
   const broken = ruleProblems(rows, writes, format);

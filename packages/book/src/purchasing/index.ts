@@ -14,7 +14,8 @@ export { DELIVERY_TERMS, type DeliveryTerm } from './delivery-term.js';
 export { ExchangeRate, RATE_SOURCES, type RateSource } from './exchange-rate.js';
 export { ItemConversion } from './item-conversion.js';
 export { LANDED_ADD_ON_BASES, Material, MATERIAL_KINDS, type LandedAddOnBasis, type MaterialKind } from './material.js';
-export { PLANNING_BASES, type PlanningBasis } from './planning-basis.js';
+export { PLANNING_BASES, STOCK_METHODS, type PlanningBasis, type StockMethod } from './planning-basis.js';
+export { PriceBreak } from './price-break.js';
 export { RuleBracket } from './rule-bracket.js';
 export { SHIPMENT_STATES, Shipment, type ShipmentState } from './shipment.js';
 export {
@@ -37,6 +38,8 @@ export {
 } from './shipment-line.js';
 export { PAYMENT_TIMINGS, ShipmentPayment, type PaymentTiming } from './shipment-payment.js';
 export { StandardPrice } from './standard-price.js';
+export { MOVEMENT_TYPES, StockMovement, type MovementType } from './stock-movement.js';
+export { StockPosition } from './stock-position.js';
 export { Supplier } from './supplier.js';
 export { SupplierPrice } from './supplier-price.js';
 export { TaxRegistration } from './tax-registration.js';

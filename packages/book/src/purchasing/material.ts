@@ -42,6 +42,14 @@ export class Material extends FindableRow {
   @Choice(LANDED_ADD_ON_BASES, { label: 'Add-on basis' })
   landedAddOnBasis: LandedAddOnBasis = 'percent';
 
+  /** In base units: once there is no more in stock, it is time to order. */
+  @DecimalText({ label: 'Reorder level', from: '0', to: '1000000000', nullable: true })
+  reorderLevel: string | null = null;
+
+  /** In base units; where empty, it follows from the planned units of the products that it goes into. */
+  @DecimalText({ label: 'Need in a year', above: '0', to: '1000000000000', nullable: true })
+  yearlyNeed: string | null = null;
+
   /** The set of charge rules that its lines in shipments are given. */
   @Text({ label: 'Set of charge rules' })
   ruleSet = '';

@@ -4,7 +4,7 @@ import { overhead } from './overhead.js';
 import { runningCost } from './running-cost.js';
 
 export { OVERHEAD_GAPS } from './gaps.js';
-export { openDays } from './open-days.js';
+export { MONTHS_A_YEAR, openDays } from './open-days.js';
 export { overhead, type Overhead, shareOfRunningCosts } from './overhead.js';
 export { runningCost } from './running-cost.js';
 

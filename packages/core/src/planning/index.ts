@@ -1,10 +1,13 @@
 import type { Calculation } from '../sheet/index.js';
 import { breakEvenOfBook, breakEvenOfShare, candidateSale } from './break-even.js';
 import { coverage } from './coverage.js';
+import { materialNeed } from './material-need.js';
+import { orderQuantities } from './order-quantity.js';
 
 export { PLANNING_GAPS } from './gaps.js';
 export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
 export { coverage } from './coverage.js';
+export { orderQuantities } from './order-quantity.js';
 
 /** The calculations of this room whose figures can be asked for by key. */
 export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
@@ -12,4 +15,6 @@ export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   breakEvenOfBook,
   breakEvenOfShare,
   coverage,
+  materialNeed,
+  orderQuantities,
 ];

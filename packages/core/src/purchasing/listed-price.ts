@@ -1,4 +1,5 @@
 import type { RowOf } from '@nuvar/book';
+import { decimal } from '../number/index.js';
 import { type Figure, figureGap, type Gap, missing, multiplied, quotient } from '../figure/index.js';
 import { NUMBER, unit, unitWord } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
@@ -17,7 +18,7 @@ export interface ListedPrice {
 }
 
 /**
- * What one base unit of a material costs at one supplier price: pack price, with tax that is not recovered, x exchange rate at the price's date / (pack
+ * What one base unit of a material costs at one supplier price: pack price (of the break that the packs usually ordered reach), with tax that is not recovered, x exchange rate at the price's date / (pack
  * quantity in base units), in the book's currency per base unit, unrounded. Gaps: no price, no exchange rate, a pack unit that does not reach the base unit.
  */
 export const listedPrice: Calculation<ListedPrice> = {
@@ -29,39 +30,66 @@ export const listedPrice: Calculation<ListedPrice> = {
   },
   work(sheet, priceId) {
     const price = sheet.row('supplierPrice', priceId);
-    const material = price && sheet.row('material', price.materialId);
-    const subject = material?.name ?? 'this material';
-    const leaf = { name: 'Price per base unit', subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
-    const none = (reason: Gap) => ({ perBaseUnit: missing(leaf, reason), pack: null, smallestOrder: null });
-    if (price === undefined || material === undefined) return none(figureGap('row-missing', null, { subject }));
-    const paid = packPrice(sheet, price, subject);
-    const pack = packInBaseUnits(sheet, price, material);
-    if (pack === null) {
-      const values = { subject, from: unitWord(price.packUnit), to: unitWord(material.baseUnit) };
-      return none(
-        purchasingGap('no-pack-conversion', { kind: 'material', id: material.id, field: 'conversions' }, values),
-      );
-    }
-    return {
-      perBaseUnit: quotient({ name: leaf.name, subject }, paid, pack),
-      pack,
-      smallestOrder: smallestOrder(sheet, price, subject, paid),
-    };
+    return listedPriceAt(sheet, price, price === undefined ? null : usualBreak(sheet, price));
   },
 };
 
+/** The break that is reached by the packs that are usually ordered at a price; null where they reach none. */
+function usualBreak(sheet: Sheet, price: RowOf<'supplierPrice'>): string | null {
+  if (price.orderedPacks === null) return null;
+  const ordered = decimal(price.orderedPacks);
+  const reached = sheet
+    .rowsOf('priceBreak', 'priceId', price.id)
+    .filter(({ fromPacks, price: asked }) => asked !== null && decimal(fromPacks).lte(ordered));
+  const [highest] = reached.sort((one, other) => decimal(other.fromPacks).cmp(decimal(one.fromPacks)));
+  return highest?.id ?? null;
+}
+
+/** A supplier price brought to one base unit, at one of its breaks where one is named. */
+export function listedPriceAt(
+  sheet: Sheet,
+  price: RowOf<'supplierPrice'> | undefined,
+  breakId: string | null,
+): ListedPrice {
+  const material = price && sheet.row('material', price.materialId);
+  const subject = material?.name ?? 'this material';
+  const leaf = { name: 'Price per base unit', subject, unit: money(sheet).per(unit(material?.baseUnit ?? 'each')) };
+  const none = (reason: Gap) => ({ perBaseUnit: missing(leaf, reason), pack: null, smallestOrder: null });
+  if (price === undefined || material === undefined) return none(figureGap('row-missing', null, { subject }));
+  const paid = packPrice(sheet, price, breakId, subject);
+  const pack = packInBaseUnits(sheet, price, material);
+  if (pack === null) {
+    const values = { subject, from: unitWord(price.packUnit), to: unitWord(material.baseUnit) };
+    return none(
+      purchasingGap('no-pack-conversion', { kind: 'material', id: material.id, field: 'conversions' }, values),
+    );
+  }
+  return {
+    perBaseUnit: quotient({ name: leaf.name, subject }, paid, pack),
+    pack,
+    smallestOrder: smallestOrder(sheet, price, subject, paid),
+  };
+}
+
 /** The pack price in the book's currency, with the tax on it that is not recovered. */
-function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string): Figure {
-  const asked = sheet.input('supplierPrice', price, 'price', {
+function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, breakId: string | null, subject: string): Figure {
+  const lower = breakId === null ? undefined : sheet.row('priceBreak', breakId);
+  const called = { name: 'Pack price', subject, unit: unit(price.currency) };
+  const asked =
+    lower === undefined ? plainPrice(sheet, price, subject) : sheet.input('priceBreak', lower, 'price', called);
+  const paid = costWithTax(sheet, 'supplierPrice', price, asked);
+  if (price.currency === bookCurrency(sheet)) return paid;
+  const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);
+  return multiplied({ name: `Pack price in ${bookCurrency(sheet)}`, subject }, paid, rate);
+}
+
+function plainPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string): Figure {
+  return sheet.input('supplierPrice', price, 'price', {
     name: 'Pack price',
     subject,
     unit: unit(price.currency),
     whenEmpty: (place) => purchasingGap('no-price', place, { subject }),
   });
-  const paid = costWithTax(sheet, 'supplierPrice', price, asked);
-  if (price.currency === bookCurrency(sheet)) return paid;
-  const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);
-  return multiplied({ name: `Pack price in ${bookCurrency(sheet)}`, subject }, paid, rate);
 }
 
 function smallestOrder(sheet: Sheet, price: RowOf<'supplierPrice'>, subject: string, paid: Figure): Figure | null {

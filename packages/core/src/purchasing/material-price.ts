@@ -15,6 +15,8 @@ import {
 import { NUMBER, PERCENT, unit } from '../quantity/index.js';
 import { type Calculation, dayIn, money, type Sheet } from '../sheet/index.js';
 import { purchasingGap } from './gaps.js';
+import { standardPriceOn, standardPriceRow } from './stock/standard-price.js';
+import { stockOnHand } from './stock/stock-on-hand.js';
 import { listedPrice } from './listed-price.js';
 import { inForcePerSupplier, pricesOnTheDay } from './price-in-force.js';
 
@@ -36,6 +38,7 @@ export interface MaterialPrice {
  * - latest: the newest price that is valid on the day (ties: the cheaper)
  * - highest: the highest of the last so many months; the price of each supplier in force when they begin counts too
  * - average: the mean of the same prices, weighted by what was ordered where that is known of all of them
+ * - average of stock: the moving average of its stock ledger; first in, first out: the oldest layer; both hold landed cost
  * - standard: the newest standard price; it has no landed add-on
  *
  * Where the preferred supplier has prices, only these are looked at, and the working says so. Of two prices of one
@@ -56,9 +59,8 @@ export const materialPrice: Calculation<MaterialPrice> = {
       const perBaseUnit = ofMissingRow(leaf, subject);
       return { perBaseUnit, listed: perBaseUnit, landed: null };
     }
-    const basis = material.planningBasis ?? sheet.settings().planningBasis;
-    const planned = basis === 'standard' ? standardPrice(sheet, material) : byListedPrices(sheet, material, basis);
-    const landed = basis === 'standard' ? null : landedAddOn(sheet, material, planned);
+    const planned = plannedPrice(sheet, material);
+    const landed = holdsLandedCost(sheet, material) ? null : landedAddOn(sheet, material, planned);
     if (landed === null) {
       const perBaseUnit = withBuffer(sheet, material, planned);
       return { perBaseUnit, listed: perBaseUnit, landed: null };
@@ -69,25 +71,52 @@ export const materialPrice: Calculation<MaterialPrice> = {
   },
 };
 
+/** What buying a material again would cost, per base unit: the newest listed price and the landed add-on. */
+export function replacementCost(sheet: Sheet, material: RowOf<'material'>): Figure {
+  const called = { name: 'Replacement cost', subject: material.name };
+  const newest = byListedPrices(sheet, material, 'latest');
+  const landed = newest.amount === null ? null : landedAddOn(sheet, material, newest);
+  return landed === null ? newest : sum(called, newest.unit, [newest, landed]);
+}
+
+const basisOf = (sheet: Sheet, material: RowOf<'material'>): PlanningBasis =>
+  material.planningBasis ?? sheet.settings().planningBasis;
+
+/** The price by the basis of the material, else of the book, without landed add-on and buffer. */
+function plannedPrice(sheet: Sheet, material: RowOf<'material'>): Figure {
+  const basis = basisOf(sheet, material);
+  if (basis === 'standard') return standardPrice(sheet, material);
+  if (basis === 'average of stock' || basis === 'first in, first out') return byStock(sheet, material, basis);
+  return byListedPrices(sheet, material, basis);
+}
+
+/** True where the price holds landed cost already: a standard price, and what a ledger says that stock cost. */
+function holdsLandedCost(sheet: Sheet, material: RowOf<'material'>): boolean {
+  const basis = basisOf(sheet, material);
+  const isOfStock = basis === 'average of stock' || basis === 'first in, first out';
+  return basis === 'standard' || (isOfStock && sheet.read(stockOnHand, material.id).average !== null);
+}
+
 function standardPrice(sheet: Sheet, material: RowOf<'material'>): Figure {
-  const leaf = { name: 'Standard price', subject: material.name, unit: money(sheet).per(unit(material.baseUnit)) };
-  const rows = sheet.rowsOf('standardPrice', 'materialId', material.id).filter((row) => row.validFrom <= sheet.asOf);
-  const newest = rows.reduce<RowOf<'standardPrice'> | null>(
-    (so, row) => (so === null || row.validFrom >= so.validFrom ? row : so),
-    null,
-  );
-  const place =
-    newest === null
-      ? ({ kind: 'standardPrice', id: material.id } as const)
-      : ({ kind: 'standardPrice', id: newest.id } as const);
-  const whenEmpty = () => purchasingGap('no-standard-price', { ...place, field: 'price' }, { subject: material.name });
-  if (newest === null) return missing(leaf, whenEmpty());
-  const set = sheet.input('standardPrice', newest, 'price', { ...leaf, whenEmpty });
-  return choice(
-    { name: NAME, subject: material.name },
-    set,
-    `the standard price from ${dayIn(sheet, newest.validFrom)}`,
-  );
+  const set = standardPriceOn(sheet, material, sheet.asOf);
+  const row = standardPriceRow(sheet, material.id, sheet.asOf);
+  if (row === undefined) return set;
+  const because = `the standard price from ${dayIn(sheet, row.validFrom)}`;
+  return choice({ name: NAME, subject: material.name }, set, because);
+}
+
+/** By what is in stock; before anything was, and where nothing is known of it, by the newest price. */
+function byStock(sheet: Sheet, material: RowOf<'material'>, basis: 'average of stock' | 'first in, first out'): Figure {
+  const { average, oldest } = sheet.read(stockOnHand, material.id);
+  const figure = basis === 'average of stock' ? average : oldest;
+  const called = { name: NAME, subject: material.name };
+  if (figure === null) {
+    const newest = byListedPrices(sheet, material, 'latest');
+    return newest.amount === null ? newest : choice(called, newest, 'nothing in stock yet: the newest price');
+  }
+  const because =
+    basis === 'average of stock' ? 'the moving average of what is in stock' : 'the oldest of what is in stock';
+  return choice(called, figure, because);
 }
 
 function byListedPrices(sheet: Sheet, material: RowOf<'material'>, basis: PlanningBasis): Figure {

@@ -1,5 +1,6 @@
 import type { Calculation } from '../sheet/index.js';
 import { landedSale } from './landed-sale.js';
+import { netRealisable } from './net-realisable.js';
 import { priceLimits } from './price-limits.js';
 import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
@@ -8,6 +9,7 @@ import { setPrice } from './set-price.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
 export { landedSale } from './landed-sale.js';
+export { netRealisable } from './net-realisable.js';
 export { priceLimits } from './price-limits.js';
 export { pricePoint, unitCostOf } from './price-point.js';
 export { priceRatios } from './price-ratios.js';
@@ -24,4 +26,5 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   priceLimits,
   salesPerMonth,
   landedSale,
+  netRealisable,
 ];

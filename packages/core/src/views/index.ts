@@ -4,6 +4,8 @@ export type { ComparedRow } from './compared-shipments-view.js';
 export type { ComparedLineView, ComparisonView } from './comparison-view.js';
 export { effectOf, type EffectView } from './effect-view.js';
 export type { LandedSaleView } from './landed-sales-view.js';
+export type { LandedSheetView, SheetCharge, SheetLine } from './landed-sheet-view.js';
+export type { StepPart, WorkingStep } from './numbered-workings.js';
 export type { LeverView } from './levers-view.js';
 export type { LoadView } from './equipment-view.js';
 export type { FigureView, GapView } from './figure-view.js';
@@ -11,12 +13,22 @@ export type { FreezableView } from './freezable-view.js';
 export { LOOSE_END_TITLES } from './loose-end-titles.js';
 export type { LooseEnd } from './loose-ends-view.js';
 export type { MaterialView, PriceHistoryPoint } from './material-view.js';
+export type { OrderOptionView, OrderView } from './order-view.js';
 export type { OverheadView } from './overhead-view.js';
 export type { OverviewProduct, OverviewView } from './overview-view.js';
 export { reportOf, type Report } from './report.js';
 export type { CandidateView, PriceView, ProductView } from './sale-view.js';
 export type { ShipmentLineView, ShipmentView } from './shipment-view.js';
 export type { ShipmentRuleView } from './shipment-rules-view.js';
+export type {
+  ReceiptToPostView,
+  ReceiptView,
+  ReceivedLineView,
+  StockEntryView,
+  StockMethodView,
+  StockPeriodView,
+  StockRowView,
+} from './stock-view.js';
 export { STRIP_PARTS, type StripPart, type StripView } from './strip-view.js';
 export { isViewName, VIEWS, type ViewName, type ViewOf } from './views.js';
 export type { UsedInView, UsesView } from './uses-view.js';

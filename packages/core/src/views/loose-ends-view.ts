@@ -1,7 +1,7 @@
 import { fieldValue, labelOfKind, nameKey, type RowOf, UNIQUELY_NAMED } from '@nuvar/book';
 import { addMonths } from '../calendar/index.js';
 import { fullCost } from '../costing/index.js';
-import { type Gap, gapSentence, type Place } from '../figure/index.js';
+import { type Figure, type Gap, gapSentence, type Place } from '../figure/index.js';
 import { hasEnding, minorUnit } from '../money/index.js';
 import { compared, type Decimal, decimal } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
@@ -14,9 +14,11 @@ import {
   materialPrice,
   ownConversions,
   pricesOnTheDay,
+  stockedMaterials,
+  stockOnHand,
 } from '../purchasing/index.js';
 import { unitWord } from '../quantity/index.js';
-import { pricePoint, setPrice } from '../selling/index.js';
+import { netRealisable, pricePoint, setPrice } from '../selling/index.js';
 import { dayIn, type Evaluation, numberIn, WHOLE_BOOK } from '../sheet/index.js';
 import { farMoreGoesIn } from './far-more-goes-in.js';
 
@@ -45,6 +47,7 @@ export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
   productEnds(evaluation, add, addGaps);
   materialEnds(evaluation, add, addGaps);
   shipmentEnds(evaluation, addGaps);
+  stockEnds(evaluation, add);
   overheadEnds(evaluation, add, addGaps);
   return [...found.values()]
     .map((end) => ({ ...end, affects: [...end.affects] }))
@@ -172,6 +175,38 @@ function shipmentEnds(evaluation: Evaluation, addGaps: AddGaps): void {
       linesOf(sheet, id).flatMap(({ materialId }) => productsUsing(sheet, materialId).map((each) => each.id)),
     );
     addGaps(evaluation.read(landedShipment, id).landed.gaps, [...products]);
+  }
+}
+
+/** Stock that has come down to the level at which it is ordered again. */
+function reorderEnd(sheet: Evaluation['sheet'], materialId: string, quantity: Figure | null, add: Add): void {
+  const material = sheet.row('material', materialId);
+  if (material?.reorderLevel == null || quantity?.amount == null) return;
+  if (compared(quantity.amount, decimal(material.reorderLevel)) > 0) return;
+  const left = `${numberIn(sheet, quantity.amount.toDecimalPlaces(4).toFixed())} ${unitWord(material.baseUnit)}`;
+  const place = { kind: 'material', id: materialId, field: 'reorderLevel' } as const;
+  const affects = productsUsing(sheet, materialId).map((each) => each.id);
+  add('below-reorder-level', `Time to order ${material.name}: ${left} are left`, place, affects);
+}
+
+/** Stock below zero, and stock that is worth more in the ledger than it brings. */
+function stockEnds(evaluation: Evaluation, add: Add): void {
+  const { sheet } = evaluation;
+  for (const { id, name, baseUnit } of stockedMaterials(sheet)) {
+    const place = { kind: 'stockPosition', id, field: 'quantity' } as const;
+    const say = (amount: Decimal, word: string) =>
+      `${numberIn(sheet, amount.abs().toDecimalPlaces(4).toFixed())} ${word}`;
+    const { quantity } = evaluation.read(stockOnHand, id);
+    if (quantity?.amount?.isNegative()) {
+      const short = say(quantity.amount, unitWord(baseUnit));
+      add('stock-below-zero', `More ${name} went out than ever came in: ${short} are missing`, place, []);
+    }
+    reorderEnd(sheet, id, quantity, add);
+    const { writeDown, products } = evaluation.read(netRealisable, id);
+    if (writeDown?.amount == null) continue;
+    const much = say(writeDown.amount.toDecimalPlaces(2), sheet.settings().currency);
+    const why = 'what it goes into sells below cost, and buying it again would cost less';
+    add('stock-above-value', `The stock of ${name} is worth ${much} more than it brings: ${why}`, place, products);
   }
 }
 

@@ -8,13 +8,16 @@ import { loadView } from './equipment-view.js';
 import { shown } from './figure-view.js';
 import { freezableView } from './freezable-view.js';
 import { looseEndsView } from './loose-ends-view.js';
+import { landedSheetView } from './landed-sheet-view.js';
 import { landedSalesView } from './landed-sales-view.js';
 import { listedPriceView, materialView, priceHistoryView, tiedPricesView } from './material-view.js';
+import { orderView, toOrderView } from './order-view.js';
 import { overheadView } from './overhead-view.js';
 import { overviewView } from './overview-view.js';
 import { candidateView, priceView, productView } from './sale-view.js';
 import { landedPricesView, shipmentChargeView, shipmentLineView, shipmentView } from './shipment-view.js';
 import { shipmentRulesView } from './shipment-rules-view.js';
+import { receiptToPostView, receivedView, stockPeriodView, stockRowView, stockTotalView } from './stock-view.js';
 import { usesView } from './uses-view.js';
 import { leversOf } from './levers-view.js';
 import { workingView } from './working-view.js';
@@ -33,7 +36,15 @@ export const VIEWS = {
   comparedShipments: (evaluation: Evaluation, id: string) => comparedShipmentsView(evaluation, id),
   shipmentRules: (evaluation: Evaluation, id: string) => shipmentRulesView(evaluation, id),
   landedSales: (evaluation: Evaluation, id: string) => landedSalesView(evaluation, id),
+  landedSheet: (evaluation: Evaluation, id: string) => landedSheetView(evaluation, id),
   landedPrices: (evaluation: Evaluation, id: string) => landedPricesView(evaluation, id),
+  orderQuantities: (evaluation: Evaluation, id: string) => orderView(evaluation, id),
+  toOrder: (evaluation: Evaluation, _id: string) => toOrderView(evaluation),
+  stockTotal: (evaluation: Evaluation, _id: string) => stockTotalView(evaluation),
+  stockRow: (evaluation: Evaluation, id: string) => stockRowView(evaluation, id),
+  stockPeriod: (evaluation: Evaluation, id: string) => stockPeriodView(evaluation, id),
+  received: (evaluation: Evaluation, id: string) => receivedView(evaluation, id),
+  receiptToPost: (evaluation: Evaluation, id: string) => receiptToPostView(evaluation, id),
   shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),

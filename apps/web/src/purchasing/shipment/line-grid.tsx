@@ -1,23 +1,19 @@
-import { nameKey, newId, type Operation, type StoredRow } from '@nuvar/book';
+import { nameKey, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { createOf, madeWithin, nextPosition, updateOf } from '../../book/operations.js';
 import { model } from '../../book/model.js';
 import { useRowsOf, useSettings, useUnarchived } from '../../book/use-book.js';
 import { fieldColumn } from '../../controls/field-column.js';
 import { Grid } from '../../controls/grid.js';
-import { figureColumn, type Column, type GridWriter } from '../../controls/grid-model.js';
+import { figureColumn, type Column } from '../../controls/grid-model.js';
 import { knownUnits, readUnit, unknownUnitSentence } from '../../controls/known-units.js';
 import { isRefusal, readAnyQuantity, unitChoices } from '../../controls/read-field.js';
-import { copyInBook, removalInBook } from '../../controls/rows-writer.js';
 import { typedText, unitWords } from '../../figures/format.js';
-import { firstCharges } from './charges-by-rules.js';
-import { newMaterial } from '../material-rows.js';
+import { LinesToOrder } from './lines-to-order.js';
+import { lineWriter, type LinePatch as Patch } from './line-writer.js';
 import { DUTY_FORM_WORDS } from './shipment-words.js';
 
-export type Line = StoredRow<'shipmentLine'>;
+type Line = StoredRow<'shipmentLine'>;
 type Shipment = StoredRow<'shipment'>;
-type Patch = Partial<Line> & { readonly newMaterial?: string };
-
 interface LineGridProps {
   readonly shipment: Shipment;
 }
@@ -41,6 +37,7 @@ export function LineGrid({ shipment }: LineGridProps) {
       columns={columns}
       moreColumns={moreColumns}
       {...(isSettled ? {} : { writer })}
+      tools={isSettled ? null : <LinesToOrder shipment={shipment} />}
       nameOf={({ materialId }) => materialName(materialId)}
       empty="What is bought: type or paste the lines of a proforma. Weight and volume are those of the whole line, packed."
     />
@@ -140,57 +137,4 @@ function lineColumns(
     ] as const
   ).map((field) => own(field));
   return [columns, [...(isAtCustoms ? [] : customs), forms, ...more]];
-}
-
-/** Writes the lines of a shipment, each with its material where that is new. */
-function lineWriter(shipment: Shipment): GridWriter<Line, Patch> {
-  const withMaterial = ({ newMaterial: name, ...fields }: Patch, before: readonly Operation[]) => {
-    if (name === undefined) return { made: [], fields };
-    const known = madeWithin(before, 'material', name);
-    if (known !== undefined) return { made: [], fields: { ...fields, materialId: known } };
-    const id = newId();
-    const baseUnit = fields.unit ?? 'each';
-    return { made: newMaterial(id, { name, baseUnit }), fields: { unit: baseUnit, ...fields, materialId: id } };
-  };
-  return {
-    update: (row, patch, before) => {
-      const { made, fields } = withMaterial(patch, before);
-      return [...made, ...updateOf('shipmentLine', row, fields)];
-    },
-    create: (id, patch, before) => {
-      const { made, fields } = withMaterial(patch, before);
-      if (fields.materialId === undefined) return null;
-      const position = nextPosition(
-        'shipmentLine',
-        model.rows.rowsWith('shipmentLine', 'shipmentId', shipment.id),
-        before,
-      );
-      const usual = {
-        ...{ shipmentId: shipment.id, position, unit: usualUnit(fields.materialId) },
-        ...asLastDeclared(fields.materialId),
-      };
-      const line = { origin: '', ...usual, ...fields, materialId: fields.materialId };
-      const charges = firstCharges(shipment, [{ ...line, id }], before);
-      return [...made, createOf('shipmentLine', id, { ...usual, ...fields }), ...charges];
-    },
-    remove: ({ id }) => removalInBook('shipmentLine', id),
-    duplicate: (row) => copyInBook('shipmentLine', row),
-  };
-}
-
-/** The unit in which a material is bought: that of its newest pack, else the one by which it is costed. */
-function usualUnit(materialId: string): string {
-  const packs = model.rows.rowsWith('supplierPrice', 'materialId', materialId);
-  return packs.at(-1)?.packUnit ?? model.rows.row('material', materialId)?.baseUnit ?? 'each';
-}
-
-/** How goods of a material were declared last: they are so again unless it is said otherwise. */
-function asLastDeclared(materialId: string): Partial<Line> {
-  const lines = model.rows.rowsWith('shipmentLine', 'materialId', materialId);
-  const [first] = lines;
-  if (first === undefined) return {};
-  // Ids are made in the order of time.
-  const last = lines.reduce((latest, each) => (each.id > latest.id ? each : latest), first);
-  const { dutyPercent, dutyForm, specificDuty, specificPer, antiDumpingPercent, hsCode, origin } = last;
-  return { dutyPercent, dutyForm, specificDuty, specificPer, antiDumpingPercent, hsCode, origin };
 }

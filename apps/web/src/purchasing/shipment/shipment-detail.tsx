@@ -2,6 +2,7 @@ import type { StoredRow } from '@nuvar/book';
 import type { ShipmentView } from '@nuvar/core';
 import { useState } from 'react';
 import { useRow, useRowsOf, useSettings } from '../../book/use-book.js';
+import { DocumentLinks } from '../../controls/document-links.js';
 import { Fields } from '../../controls/fields.js';
 import { RowField } from '../../controls/row-field.js';
 import { Sides, useSide } from '../../controls/sides.js';
@@ -20,6 +21,7 @@ import { LandedSales } from './landed-sales.js';
 import { LineGrid } from './line-grid.js';
 import { LoadTable } from './load-table.js';
 import { PaymentsGrid } from './payments-grid.js';
+import { Received } from './received.js';
 import { ShipmentRules } from './shipment-rules.js';
 import { ShipmentWay } from './shipment-way.js';
 import { STATE_WORDS, TERM_WORDS } from './shipment-words.js';
@@ -28,6 +30,7 @@ import { UseAsPrices } from './use-as-prices.js';
 const SIDES = {
   goods: 'Goods and charges',
   landed: 'Landed cost',
+  received: 'Received',
   bills: 'Bills',
   compare: 'Compare',
   load: 'Load',
@@ -100,10 +103,15 @@ function ShipmentSide({ shipment }: { readonly shipment: Shipment }) {
       return (
         <>
           <LandedGrid shipmentId={shipment.id} />
+          <p className="mt-2">
+            <DocumentLinks label="Landed cost sheet" document="landed cost" of={shipment.id} />
+          </p>
           <LandedSales shipment={shipment} />
           <UseAsPrices shipment={shipment} />
         </>
       );
+    case 'received':
+      return <Received shipment={shipment} />;
     case 'bills':
       return <Bills shipmentId={shipment.id} />;
     case 'compare':

@@ -7,6 +7,7 @@ import { linesAreOfOneItem, piecesDoNotGrow, usesAreOfOneMachine, wasteLeavesSom
 import { referencesLead, stillUsed } from './references.js';
 import type { RowRule, WrittenRow } from './rule.js';
 import { entryFeesAreInOrder, partsAreOfOneShipment, settledProblems } from './shipments.js';
+import { baseUnitStays, movementsFit, receiptsFit } from './stock.js';
 import { bookUnitsHaveNamesOfTheirOwn, conversionsConvert, unitsAreKnown, unitStillUsed } from './units.js';
 
 /** The rules that a row is held against, in the order in which their problems are told. */
@@ -23,6 +24,9 @@ const ROW_RULES: readonly RowRule[] = [
   onePriceAChannel,
   partsAreOfOneShipment,
   entryFeesAreInOrder,
+  movementsFit,
+  receiptsFit,
+  baseUnitStays,
 ];
 
 /**

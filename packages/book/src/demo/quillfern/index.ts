@@ -6,6 +6,7 @@ import { at } from './ids.js';
 import { addMaterials } from './materials.js';
 import { addProducts } from './products.js';
 import { addShipments } from './shipments.js';
+import { addStock } from './stock.js';
 import { addGrades, addMachines } from './work-and-machines.js';
 
 /**
@@ -24,6 +25,8 @@ export function quillfernPottery(): BookFile {
     closedDaysPerYear: '20',
     normalLabourHoursPerMonth: '240',
     electricityPerKilowattHour: '0.29',
+    costPerOrder: '14',
+    holdingPercent: '18',
   });
   const { materials, suppliers } = addMaterials(book);
   const grades = addGrades(book);
@@ -32,6 +35,7 @@ export function quillfernPottery(): BookFile {
   addFrozenCard(book, { materials, grades, products, machines });
   addRunningCosts(book);
   addPrices(book, products);
-  addShipments(book, materials, at(suppliers, 'Lumera Cane Works'));
+  const lines = addShipments(book, materials, at(suppliers, 'Lumera Cane Works'));
+  addStock(book, materials, lines);
   return book.file();
 }

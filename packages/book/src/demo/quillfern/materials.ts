@@ -53,6 +53,22 @@ const EARLIER_PRICES: readonly (readonly [string, string, string])[] = [
   ['Gift box, two mugs', '98.00', '2026-01-20'],
 ];
 
+/** When some materials are ordered again, in base units. */
+const REORDERED: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
+  'White stoneware clay': { reorderLevel: '120' },
+  'Cane handle': { reorderLevel: '100' },
+  'Gift box, two mugs': { reorderLevel: '60' },
+};
+
+/** Lower prices of the newest price for larger orders: from so many packs, the price of a pack. */
+const BREAKS: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
+  'White stoneware clay': [
+    ['20', '13.20'],
+    ['80', '12.80'],
+  ],
+  'Gift box, two mugs': [['5', '104.00']],
+};
+
 /** Material, so many of a unit, are so many of another. */
 const CONVERSIONS: readonly (readonly [string, string, string, string, string])[] = [
   ['White slip', '1', 'l', '1.42', 'kg'],
@@ -112,15 +128,17 @@ export function addMaterials(book: BookBuilder): { readonly materials: Ids; read
   ] of MATERIALS) {
     const supplierId = (suppliers[supplier] ??= book.add('supplier', { name: supplier }));
     const category = Object.keys(CATEGORIES).find((each) => CATEGORIES[each]?.includes(name)) ?? '';
-    const materialId = book.add('material', { name, kind, baseUnit, category, ...PLANNED[name] });
+    const materialId = book.add('material', { name, kind, baseUnit, category, ...PLANNED[name], ...REORDERED[name] });
     materials[name] = materialId;
     const earlier = EARLIER_PRICES.filter(([material]) => material === name);
     const all = [[price, validFrom] as const, ...earlier.map(([, was, from]) => [was, from] as const)];
     for (const [asked, from] of all) {
       const minimumOrder = supplier === 'Fennwick Packaging' ? '2' : null;
-      book.add('supplierPrice', {
+      const priceId = book.add('supplierPrice', {
         ...{ materialId, supplierId, packQuantity, packUnit, price: asked, currency, validFrom: from, minimumOrder },
       });
+      if (asked !== price) continue;
+      for (const [fromPacks, lower] of BREAKS[name] ?? []) book.add('priceBreak', { priceId, fromPacks, price: lower });
     }
   }
   book.add('standardPrice', { materialId: at(materials, 'Kraft paper'), validFrom: '2026-01-01', price: '0.23' });

@@ -31,10 +31,10 @@ const AT_HOME: readonly Charge[] = [
 ];
 
 /**
- * The imports of the studio: handles that came in spring and are settled, trivets that have arrived and whose bills come
- * in, and the next order of both, once by sea and once by air.
+ * The imports of the studio: handles that came in spring and are settled, trivets that have arrived in part and whose bills
+ * come in, and the next order of both, once by sea and once by air. Gives the first line of each that goods were received of.
  */
-export function addShipments(book: BookBuilder, materials: Ids, supplierId: string): void {
+export function addShipments(book: BookBuilder, materials: Ids, supplierId: string): Ids {
   const customsProfileId = book.add('customsProfile', {
     name: 'Imports to Ireland (check before use)',
     valueKind: 'CIF',
@@ -53,7 +53,7 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
       const chargeId = book.add('shipmentCharge', { shipmentId, position, currency, ...charge, ...more });
       if (onlyLine !== undefined) book.add('chargedLine', { chargeId, lineId: lineIds[onlyLine] });
     });
-    return shipmentId;
+    return { shipmentId, lineId: lineIds[0] as string };
   };
 
   const spring = add(
@@ -67,12 +67,12 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
     ],
   );
   book.add('shipmentPayment', {
-    ...{ shipmentId: spring, date: '2026-02-10', amount: '237.60', rate: '0.915', timing: 'ahead' },
+    ...{ shipmentId: spring.shipmentId, date: '2026-02-10', amount: '237.60', rate: '0.915', timing: 'ahead' },
   });
-  book.add('shipmentPayment', { shipmentId: spring, date: '2026-04-15', amount: '554.40', rate: '0.931' });
+  book.add('shipmentPayment', { shipmentId: spring.shipmentId, date: '2026-04-15', amount: '554.40', rate: '0.931' });
 
-  add(
-    { name: 'Cork trivets, autumn', state: 'received', date: '2026-10-12', deliveryTerm: 'FOB' },
+  const autumn = add(
+    { name: 'Cork trivets, autumn', state: 'ordered', date: '2026-10-12', deliveryTerm: 'FOB' },
     [{ ...TRIVETS, quantity: '240', price: '3.30', weight: '62', volume: '0.74' }],
     [
       { type: 'freight', amount: '210', currency: 'USD', basis: 'volume', more: { billed: '236' } },
@@ -105,6 +105,7 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
     byRule('freight', 'airFreight', { currency: 'USD', basis: 'chargeable weight' }),
     ...withRules,
   ]);
+  return { 'Cane handles, spring': spring.lineId, 'Cork trivets, autumn': autumn.lineId };
 }
 
 /** What the forwarder, the broker and the insurer usually charge, and when which of them holds. */

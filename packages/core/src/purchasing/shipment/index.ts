@@ -19,7 +19,7 @@ export { landedLine, type LandedPart } from './landed-line.js';
 export { landedShipment } from './landed-shipment.js';
 export { lineMeasures, lineName, linesOf } from './line-measures.js';
 export { CARRIERS, load } from './load.js';
-export { chargeAmount, chargesOf } from './shipment-charge.js';
+export { chargeAmount, chargeName, chargesOf } from './shipment-charge.js';
 export { FORMULA_NAMES, readFormula } from './formula.js';
 export { ruleFits, rulesThatFit } from './rule-fits.js';
 export { shipmentGoods } from './shipment-goods.js';

@@ -1,0 +1,76 @@
+import { isRowId, problem, ProblemError } from '@nuvar/book';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Query, Res, UseGuards } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
+import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
+import { dayOr } from '../http/day-or.js';
+import { MembershipService } from '../book/membership.service.js';
+import { TakesSmallBody } from '../http/body.interceptor.js';
+import { BookId } from '../http/book-id.js';
+import { DocumentsService, type DocumentJob } from './documents.service.js';
+import { DocumentRequest } from './requests.js';
+
+/** Documents of a book as PDF and XLSX: begun, followed while they are made, and fetched. */
+@ApiTags('documents')
+@Controller('api/books/:id/documents')
+@UseGuards(SignedInGuard)
+export class DocumentsController {
+  constructor(
+    @Inject(DocumentsService) private readonly documents: DocumentsService,
+    @Inject(MembershipService) private readonly membership: MembershipService,
+  ) {}
+
+  @Post()
+  @HttpCode(200)
+  @TakesSmallBody()
+  @ApiOperation({ summary: 'Begin a document: which, of what, as pdf or xlsx' })
+  async begin(
+    @BookId() bookId: string,
+    @Body() request: DocumentRequest,
+    @PersonId() personId: string,
+    @Query('asOf') asOf?: string,
+  ): Promise<DocumentJob> {
+    await this.membership.require(bookId, personId);
+    return this.documents.begin(bookId, request, dayOr('asOf', asOf, new Date().toISOString().slice(0, 10)));
+  }
+
+  @Get(':jobId')
+  @ApiOperation({ summary: 'How far a document has come' })
+  async job(
+    @BookId() bookId: string,
+    @PersonId() personId: string,
+    @Param('jobId') jobId: string,
+  ): Promise<DocumentJob> {
+    await this.membership.require(bookId, personId);
+    return this.documents.job(bookId, jobIdOf(jobId));
+  }
+
+  @Get(':jobId/file')
+  @ApiOperation({ summary: 'The document, once it is ready' })
+  async file(
+    @BookId() bookId: string,
+    @PersonId() personId: string,
+    @Param('jobId') jobId: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    await this.membership.require(bookId, personId);
+    const { name, type, file } = await this.documents.file(bookId, jobIdOf(jobId));
+    response.type(type).attachment(name).send(file);
+  }
+
+  @Delete(':jobId')
+  @ApiOperation({ summary: 'Give a document up' })
+  async cancel(
+    @BookId() bookId: string,
+    @PersonId() personId: string,
+    @Param('jobId') jobId: string,
+  ): Promise<DocumentJob> {
+    await this.membership.require(bookId, personId);
+    return this.documents.cancel(bookId, jobIdOf(jobId));
+  }
+}
+
+function jobIdOf(text: string): string {
+  if (isRowId(text)) return text;
+  throw new ProblemError([problem('not-found')]);
+}

@@ -1,0 +1,51 @@
+import { isRowId, problem, ProblemError, type StoredRow } from '@nuvar/book';
+import { Controller, Get, Inject, Param, Query, UseGuards } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
+import { MembershipService } from '../book/membership.service.js';
+import { dayOr } from '../http/day-or.js';
+import { BookId } from '../http/book-id.js';
+import { ledgerOfPeriod, positionsAsOf, type LedgerOfPeriod } from './stock-ledger.js';
+
+/** The stock of a book: what there is of each material, and the ledger behind it. It is written by changes like all else. */
+@ApiTags('stock')
+@Controller('api/books/:id/stock')
+@UseGuards(SignedInGuard)
+export class StockController {
+  constructor(
+    @InjectDataSource() private readonly database: DataSource,
+    @Inject(MembershipService) private readonly membership: MembershipService,
+  ) {}
+
+  @Get()
+  @ApiOperation({ summary: 'What is in stock of each material on a day (`asOf`), and what it is worth' })
+  async positions(
+    @BookId() bookId: string,
+    @PersonId() personId: string,
+    @Query('asOf') asOf?: string,
+  ): Promise<StoredRow<'stockPosition'>[]> {
+    await this.membership.require(bookId, personId);
+    return positionsAsOf(this.database.manager, bookId, dayOr('asOf', asOf, new Date().toISOString().slice(0, 10)));
+  }
+
+  @Get(':materialId')
+  @ApiOperation({
+    summary: 'The stock ledger of a material over a period (`from`, `to`), and what there was before it',
+  })
+  async ledger(
+    @BookId() bookId: string,
+    @PersonId() personId: string,
+    @Param('materialId') materialId: string,
+    @Query('from') from?: string,
+    @Query('to') to?: string,
+  ): Promise<LedgerOfPeriod> {
+    await this.membership.require(bookId, personId);
+    if (!isRowId(materialId)) throw new ProblemError([problem('not-found')]);
+    const [first, last] = [dayOr('from', from, '0001-01-01'), dayOr('to', to, '9999-12-31')];
+    return this.database.transaction('REPEATABLE READ', (manager) =>
+      ledgerOfPeriod(manager, bookId, materialId, first, last),
+    );
+  }
+}

@@ -1,0 +1,3 @@
+export function StockFile() {
+  return null;
+}

@@ -1,0 +1,88 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { cell, goTo, openCopyOfDemo, region, saved } from './app.js';
+
+test('goods are received in part, used, and charged late: stock and cost of sales follow, and a used receipt stays', async ({
+  page,
+}) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Buy');
+  await page.getByRole('link', { name: 'Shipments' }).click();
+  await cell(page, 'Shipment', 'Cork trivets, autumn').click();
+  const shipment = region(page, 'Cork trivets, autumn');
+  await shipment.getByRole('link', { name: 'Received' }).click();
+  const late = shipment.getByRole('region', { name: 'Late charges' });
+  await expect(late).toContainText('15.06');
+
+  // The rest arrives, two of it broken beyond what is usual: they go to expense at what they cost.
+  const receive = shipment.getByRole('region', { name: 'Receive goods' });
+  await expect(receive.getByLabel('Good, Cork trivet, round')).toHaveValue('80');
+  await receive.getByLabel('Good, Cork trivet, round').fill('78');
+  await receive.getByLabel('Lost beyond that, Cork trivet, round').fill('2');
+  await receive.getByLabel('Lost beyond that, Cork trivet, round').press('Enter');
+  await receive.getByRole('button', { name: 'Post into stock' }).click();
+  await expect(receive).toBeHidden();
+  await expect(shipment.getByRole('region', { name: 'Received so far' })).toContainText('1,170.34');
+
+  // What the forwarder billed more goes where the goods have gone since.
+  await late.getByRole('button', { name: 'Post as late charges' }).click();
+  await expect(late).toBeHidden();
+  await saved(page);
+  await shipment.getByRole('link', { name: 'Cork trivet, round' }).click();
+  const stock = region(page, 'Cork trivet, round');
+  const charge = stock.getByRole('row').filter({ has: page.locator('select >> text=Late charge') }).last();
+  const entry = stock.getByRole('row').filter({ hasText: '15.06' }).or(charge).last();
+  await expect(stock.getByText(/pieces? at/)).toContainText('176.00');
+  await entry.getByRole('button').first().click();
+  await expect(page.getByRole('region', { name: 'Working' })).toContainText('Quantity');
+  await page.keyboard.press('Escape');
+
+  // A bill of materials is costed by the stock from now on.
+  await goTo(page, 'Buy');
+  await cell(page, 'Material', 'Cork trivet, round').click();
+  const material = region(page, 'Cork trivet, round');
+  await material.getByRole('link', { name: 'Details' }).click();
+  await material.getByLabel('Planning basis').selectOption('average of stock');
+  await expect(material.getByText(/4\.93\d\d/).first()).toBeVisible();
+
+  // The receipt was used meanwhile: it is not taken back by itself, and says why.
+  await page.goto(page.url().replace(/buy.*/, 'buy/stock'));
+  await page.getByRole('row').filter({ hasText: 'Gift box, two mugs' }).first().click();
+  const boxes = region(page, 'Gift box, two mugs');
+  await expect(boxes).toContainText('144.00');
+  await boxes.getByRole('button', { name: /^Remove Receipt of 22\/01\/2026/ }).click();
+  await expect(page.getByText(/has been used since/)).toBeVisible();
+  await expect(boxes).toContainText('144.00');
+});
+
+test('a ledger is typed and pasted, every method is beside the others, and a landed cost sheet is saved', async ({ page }) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Buy');
+  await page.getByRole('link', { name: 'Stock' }).click();
+  await page.getByRole('row').filter({ hasText: 'Porcelain body' }).first().click();
+  const porcelain = region(page, 'Porcelain body');
+  await expect(porcelain).toContainText('Nothing in the ledger yet');
+  await cell(page, 'Date', 'new row').evaluate((field) => {
+    const data = new DataTransfer();
+    data.setData(
+      'text/plain',
+      '05/01/2026\tOpening stock\t10\t50\n10/01/2026\tReceipt\t30\t210\n20/01/2026\tIssue\t20\t\n',
+    );
+    field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }));
+  });
+  await page.getByRole('button', { name: /^Paste 3 rows/ }).click();
+  await expect(porcelain).toContainText('130.00');
+  const methods = porcelain.getByRole('region', { name: 'Methods of valuation' });
+  await expect(methods.getByRole('row').filter({ hasText: 'First in, first out' }).first()).toContainText('140.00');
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(porcelain).toContainText('Nothing in the ledger yet');
+
+  await page.goto(page.url().replace(/buy.*/, 'buy/shipments'));
+  await cell(page, 'Shipment', 'Cork trivets, autumn').click();
+  await region(page, 'Cork trivets, autumn').getByRole('link', { name: 'Landed cost' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'PDF' }).click();
+  const file = await (await download).path();
+  expect(readFileSync(file).subarray(0, 5).toString()).toBe('%PDF-');
+});

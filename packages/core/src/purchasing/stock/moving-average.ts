@@ -1,0 +1,66 @@
+import { Decimal, ZERO } from '../../number/index.js';
+import type { FromReceipt, Holding, Left } from './holding.js';
+
+/**
+ * Moving weighted average (IAS 2.27): a receipt makes the average (Q0 A0 + Q1 C1) / (Q0 + Q1); what goes out costs the
+ * average. What goes out beyond the stock costs the last average provisionally; a receipt covers it at its own cost, the
+ * difference goes to cost of sales, and the new average is that of the receipt. At a quantity of zero the value is zero.
+ */
+export class MovingAverage implements Holding {
+  constructor(
+    public quantity: Decimal = ZERO,
+    public value: Decimal = ZERO,
+    public nextCost: Decimal | null = null,
+  ) {}
+
+  add(_id: string, quantity: Decimal, cost: Decimal): Decimal {
+    const after = this.quantity.plus(quantity);
+    if (!this.quantity.isNegative()) {
+      this.become(after, this.value.plus(cost));
+      return ZERO;
+    }
+    const provisional = this.nextCost ?? ZERO;
+    const covered = Decimal.min(quantity, this.quantity.negated());
+    const truedUp = cost.times(covered).div(quantity).minus(covered.times(provisional));
+    if (after.isNegative()) {
+      this.quantity = after;
+      this.value = after.times(provisional);
+      return truedUp;
+    }
+    this.become(after, cost.times(after).div(quantity));
+    if (after.isZero()) this.nextCost = cost.div(quantity);
+    return truedUp;
+  }
+
+  take(quantity: Decimal, from: FromReceipt | null): Left {
+    const after = this.quantity.minus(quantity);
+    const before = this.value;
+    if (from !== null && !after.isNegative()) {
+      const cost = quantity.times(from.unitCost);
+      const left = before.minus(cost);
+      // Nothing in stock is worth nothing, and what is there is worth no less: the difference is cost of sales.
+      const kept = after.isZero() || left.isNegative() ? ZERO : left;
+      this.become(after, kept);
+      return { cost, truedUp: left.minus(kept) };
+    }
+    if (!after.isNegative()) {
+      const kept = after.isZero() ? ZERO : before.times(after).div(this.quantity);
+      this.quantity = after;
+      this.value = kept;
+      return { cost: before.minus(kept), truedUp: ZERO };
+    }
+    this.quantity = after;
+    this.value = after.times(this.nextCost ?? ZERO);
+    return { cost: before.minus(this.value), truedUp: ZERO };
+  }
+
+  copy(): MovingAverage {
+    return new MovingAverage(this.quantity, this.value, this.nextCost);
+  }
+
+  private become(quantity: Decimal, value: Decimal): void {
+    this.quantity = quantity;
+    this.value = quantity.isZero() ? ZERO : value;
+    if (!quantity.isZero()) this.nextCost = this.value.div(quantity);
+  }
+}

@@ -1,0 +1,63 @@
+import type { RowOf } from '@nuvar/book';
+import type { Figure } from '../../figure/index.js';
+import { type Calculation, money } from '../../sheet/index.js';
+import { runLedger } from './ledger.js';
+import { inLedgerOrder, movementsOf } from './movement.js';
+import { type LedgerOf, ofLedger, type PeriodEntry, periodEntry, quantityUnit } from './period-entry.js';
+import { type MethodOfPeriod, type PeriodMethod, periodMethods } from './period-methods.js';
+import { stateOf } from './position.js';
+
+export interface StockPeriod {
+  readonly entries: readonly PeriodEntry[];
+  readonly openingQuantity: Figure;
+  readonly openingValue: Figure;
+  readonly methods: Readonly<Record<PeriodMethod, MethodOfPeriod>> | null;
+}
+
+/**
+ * The stock ledger of a material over a period, by the method of the book (by standard cost: its moving average), entry by
+ * entry, and what each method of valuation makes of the same period (`periodMethods`). The id is "material@from@to", or with
+ * a fourth day "material@from@to@begun" where the ledger has to be gone through from an earlier day; the movements from then
+ * on and the position before have to be there ("material@begun" of `stockPosition`).
+ */
+export const stockPeriod: Calculation<StockPeriod> = {
+  name: 'stockPeriod',
+  meanings: {
+    openingQuantity: 'How much was in stock before the first movement of the period.',
+    openingValue: 'What the stock was worth before the first movement of the period.',
+  },
+  work(sheet, id) {
+    const [materialId = '', from = '', to = '', begun = from] = id.split('@');
+    const material = sheet.row('material', materialId);
+    const rows = inLedgerOrder(
+      sheet.rowsOf('stockMovement', 'materialId', materialId).filter(({ date }) => date >= begun && date <= to),
+    ).filter(isWholeRow);
+    const byId = new Map(rows.map((row) => [row.id, row]));
+    const movements = movementsOf(rows);
+    const before = sheet.row('stockPosition', `${materialId}@${begun}`) ?? null;
+    const isFifo = sheet.settings().stockMethod === 'first in, first out';
+    const of: LedgerOf = { material, method: isFifo ? 'first in, first out' : 'moving average' };
+    const { average, fifo } = stateOf(before);
+    const holding = isFifo ? fifo : average;
+    const entries: PeriodEntry[] = [];
+    let [quantity, value] = [holding.quantity, holding.value];
+    runLedger(holding, movements, (entry) => {
+      const { id: movementId, date } = entry.movement;
+      if (date < from) [quantity, value] = [entry.quantityAfter, entry.valueAfter];
+      else entries.push(periodEntry(sheet, of, byId.get(movementId) as RowOf<'stockMovement'>, entry));
+    });
+    return {
+      entries,
+      openingQuantity: ofLedger(sheet, of, 'Opening quantity', quantity, quantityUnit(of), from),
+      openingValue: ofLedger(sheet, of, 'Opening value', value, money(sheet), from),
+      methods: material === undefined ? null : periodMethods(sheet, material, { movements, before, from, to }),
+    };
+  },
+};
+
+/** A movement that still lacks what its type needs is not counted until it has it. */
+function isWholeRow({ type, quantity, cost }: RowOf<'stockMovement'>): boolean {
+  if (type === 'late charge') return cost !== null;
+  const needsCost = type === 'opening' || type === 'receipt';
+  return quantity !== null && (!needsCost || cost !== null);
+}
