@@ -2,12 +2,12 @@ import type { Calculation } from '../sheet/index.js';
 import { breakEvenOfBook, breakEvenOfShare, candidateSale } from './break-even.js';
 import { coverage } from './coverage.js';
 import { materialNeed } from './material-need.js';
-import { orderQuantities } from './order-quantity.js';
+import { orderOption, orderQuantities } from './order-quantity.js';
 
 export { PLANNING_GAPS } from './gaps.js';
 export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
 export { coverage } from './coverage.js';
-export { orderQuantities } from './order-quantity.js';
+export { orderOption, orderQuantities, type OrderOption } from './order-quantity.js';
 
 /** The calculations of this room whose figures can be asked for by key. */
 export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
@@ -17,4 +17,5 @@ export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   coverage,
   materialNeed,
   orderQuantities,
+  orderOption,
 ];

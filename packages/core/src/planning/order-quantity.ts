@@ -78,6 +78,26 @@ export const orderQuantities: Calculation<OrderQuantities> = {
   },
 };
 
+/** One of the quantities, so that its figures can be opened. The id is that of the material and the place of the option, "material@2". */
+export const orderOption: Calculation<OrderOption | Record<string, never>> = {
+  name: 'orderOption',
+  meanings: {
+    quantity: 'How much is ordered each time.',
+    perBaseUnit: 'What one base unit costs when so much is ordered.',
+    ordersPerYear: 'How often it is ordered in a year.',
+    purchase: 'What the goods of a year cost.',
+    ordering: 'What the orders of a year cost, however large they are.',
+    holding: 'What a year of keeping the stock costs.',
+    total: 'What a year of the material costs when so much is ordered each time.',
+    tiedUp: 'What is tied up in stock on average.',
+    outlay: 'What one order costs.',
+  },
+  work(sheet, id) {
+    const [materialId = '', place = ''] = id.split('@');
+    return sheet.read(orderQuantities, materialId).options[Number(place)] ?? {};
+  },
+};
+
 /** A stretch of pack counts at one pack price. */
 interface Stretch {
   readonly breakId: string | null;

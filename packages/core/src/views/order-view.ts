@@ -1,8 +1,20 @@
 import { decimal, ZERO } from '../number/index.js';
-import { orderQuantities } from '../planning/index.js';
+import { orderOption, orderQuantities, type OrderOption } from '../planning/index.js';
 import { stockOnHand } from '../purchasing/index.js';
-import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, figureView, shown } from './figure-view.js';
+import type { Calculation, Evaluation } from '../sheet/index.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
+
+const MEMBERS = [
+  'quantity',
+  'perBaseUnit',
+  'ordersPerYear',
+  'purchase',
+  'ordering',
+  'holding',
+  'total',
+  'tiedUp',
+  'outlay',
+] as const;
 
 /** One quantity that could be ordered each time. */
 export interface OrderOptionView extends Readonly<
@@ -32,18 +44,10 @@ export function orderView(evaluation: Evaluation, materialId: string): OrderView
   const quantity = best === null ? null : options[best]?.quantity.amount;
   return {
     need: shown(evaluation, orderQuantities, materialId, 'need'),
-    options: options.map(({ priceId, why, packs, ...figures }, index) => ({
+    options: options.map(({ priceId, why, packs }, index) => ({
       supplier: sheet.row('supplier', sheet.row('supplierPrice', priceId)?.supplierId ?? '')?.name ?? '',
       ...{ why, packs, isCheapest: index === best },
-      quantity: figureView(figures.quantity),
-      perBaseUnit: figureView(figures.perBaseUnit),
-      ordersPerYear: figureView(figures.ordersPerYear),
-      purchase: figureView(figures.purchase),
-      ordering: figureView(figures.ordering),
-      holding: figureView(figures.holding),
-      total: figureView(figures.total),
-      tiedUp: figureView(figures.tiedUp),
-      outlay: figureView(figures.outlay),
+      ...shownAll(evaluation, orderOption as Calculation<OrderOption>, `${materialId}@${index}`, MEMBERS),
     })),
     bestQuantity: quantity == null ? null : quantity.toDecimalPlaces(12).toFixed(),
   };

@@ -8,12 +8,16 @@ import {
   receiptToPost,
   receivedLine,
   stockOnHand,
+  stockEntry,
+  stockMethod,
   stockPeriod,
+  type MethodOfPeriod,
+  type PeriodEntry,
   stockTotal,
 } from '../purchasing/index.js';
 import { netRealisable } from '../selling/index.js';
-import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
-import { type FigureView, figureView, shown, shownAll } from './figure-view.js';
+import { type Calculation, type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
 
 /** What is in stock of a material, and what it is worth. */
 export interface StockRowView {
@@ -76,34 +80,38 @@ export interface StockPeriodView {
 /** The ledger of a material over a period, and what each method of valuation makes of it: "material@from@to@begun". */
 export function stockPeriodView(evaluation: Evaluation, id: string): StockPeriodView {
   const { entries, methods } = evaluation.read(stockPeriod, id);
-  const some = (figure: Parameters<typeof figureView>[0] | null) => figure && figureView(figure);
   return {
     ...shownAll(evaluation, stockPeriod, id, ['openingQuantity', 'openingValue']),
-    entries: entries.map((entry) => ({
-      movementId: entry.movementId,
-      quantity: figureView(entry.quantity),
-      value: figureView(entry.value),
-      quantityAfter: figureView(entry.quantityAfter),
-      valueAfter: figureView(entry.valueAfter),
-      truedUp: some(entry.truedUp),
-      perUnitAfter: some(entry.perUnitAfter),
-    })),
+    entries: entries.map(({ movementId, truedUp, perUnitAfter }): StockEntryView => {
+      const entry = (member: Exclude<keyof StockEntryView, 'movementId'>) =>
+        shown(evaluation, stockEntry as Calculation<PeriodEntry>, `${id}@${movementId}`, member) as FigureView;
+      return {
+        movementId,
+        quantity: entry('quantity'),
+        value: entry('value'),
+        quantityAfter: entry('quantityAfter'),
+        valueAfter: entry('valueAfter'),
+        truedUp: truedUp && entry('truedUp'),
+        perUnitAfter: perUnitAfter && entry('perUnitAfter'),
+      };
+    }),
     methods:
-      methods === null
-        ? []
-        : PERIOD_METHODS.map((method) => {
-            const { opening, received, used, closing, perUnit, priceVariance, revaluation } = methods[method];
-            return {
-              method,
-              opening: figureView(opening),
-              received: figureView(received),
-              used: figureView(used),
-              closing: figureView(closing),
-              perUnit: some(perUnit),
-              priceVariance: some(priceVariance),
-              revaluation: some(revaluation),
-            };
-          }),
+      methods === null ? [] : PERIOD_METHODS.map((method) => methodView(evaluation, id, method, methods[method])),
+  };
+}
+
+function methodView(evaluation: Evaluation, id: string, method: PeriodMethod, of: MethodOfPeriod): StockMethodView {
+  const figure = (member: keyof MethodOfPeriod) =>
+    shown(evaluation, stockMethod as Calculation<MethodOfPeriod>, `${id}@${method}`, member) as FigureView;
+  return {
+    method,
+    opening: figure('opening'),
+    received: figure('received'),
+    used: figure('used'),
+    closing: figure('closing'),
+    perUnit: of.perUnit && figure('perUnit'),
+    priceVariance: of.priceVariance && figure('priceVariance'),
+    revaluation: of.revaluation && figure('revaluation'),
   };
 }
 

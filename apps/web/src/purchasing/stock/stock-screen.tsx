@@ -11,6 +11,7 @@ import { holdsAll, wordsOf } from '../../controls/words.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { unitWords } from '../../figures/format.js';
+import { ScreenLink } from '../../figures/screen-link.js';
 import { STOCK_WORDS } from '../planning-words.js';
 import { StockDetail } from './stock-detail.js';
 import { StockFile } from './stock-file.js';
@@ -84,7 +85,17 @@ function stockColumns(currency: string): Column<Material, object>[] {
       digits,
     });
   return [
-    { id: 'name', header: 'Material', type: 'shown', text: nameOf, cell: nameOf },
+    {
+      id: 'name',
+      header: 'Material',
+      type: 'shown',
+      text: nameOf,
+      cell: ({ id, name }) => (
+        <ScreenLink to="stock" row={id}>
+          {name}
+        </ScreenLink>
+      ),
+    },
     figure('quantity', 'In stock', 2),
     {
       id: 'unit',

@@ -55,6 +55,47 @@ export const stockPeriod: Calculation<StockPeriod> = {
   },
 };
 
+/** The id of a period, and what stands behind it in the id of an entry or a method of it. */
+function splitOff(id: string): readonly [periodId: string, last: string] {
+  const at = id.lastIndexOf('@');
+  return [id.slice(0, at), id.slice(at + 1)];
+}
+
+/** One entry of a period, so that its figures can be opened. The id is that of the period and of the movement, "period@movement". */
+export const stockEntry: Calculation<PeriodEntry | Record<string, never>> = {
+  name: 'stockEntry',
+  meanings: {
+    quantity: 'By how much the movement changed what is in stock.',
+    value: 'By how much the movement changed the value of what is in stock.',
+    truedUp: 'What went to cost of sales beside the cost of what left.',
+    quantityAfter: 'What was in stock after the movement.',
+    valueAfter: 'What the stock was worth after the movement.',
+    perUnitAfter: 'What one base unit in stock was worth after the movement.',
+  },
+  work(sheet, id) {
+    const [periodId, movementId] = splitOff(id);
+    return sheet.read(stockPeriod, periodId).entries.find((entry) => entry.movementId === movementId) ?? {};
+  },
+};
+
+/** What one method makes of a period, so that its figures can be opened. The id is that of the period and the method, "period@method". */
+export const stockMethod: Calculation<MethodOfPeriod | Record<string, never>> = {
+  name: 'stockMethod',
+  meanings: {
+    opening: 'What the stock was worth at the beginning of the period.',
+    received: 'What came into stock in the period cost.',
+    used: 'What left stock in the period cost.',
+    closing: 'What the stock was worth at the end of the period.',
+    perUnit: 'What one base unit in stock was worth at the end of the period.',
+    priceVariance: 'What was paid above the standard price (purchase price variance).',
+    revaluation: 'What a new standard price changed of the value of what was there.',
+  },
+  work(sheet, id) {
+    const [periodId, method] = splitOff(id);
+    return sheet.read(stockPeriod, periodId).methods?.[method as PeriodMethod] ?? {};
+  },
+};
+
 /** A movement that still lacks what its type needs is not counted until it has it. */
 function isWholeRow({ type, quantity, cost }: RowOf<'stockMovement'>): boolean {
   if (type === 'late charge') return cost !== null;
