@@ -51,16 +51,12 @@ export function OrderSide({ material }: { readonly material: StoredRow<'material
   );
 }
 
+/** What purchases, ordering and holding make of a year stands in the working of its total. */
 const COLUMNS = [
-  ['quantity', 'Quantity', 0],
   ['perBaseUnit', 'Price', 4],
   ['ordersPerYear', 'Orders a year', 1],
-  ['purchase', 'Purchases', 2],
-  ['ordering', 'Ordering', 2],
-  ['holding', 'Holding', 2],
-  ['total', 'In a year', 2],
+  ['total', 'A year costs', 2],
   ['tiedUp', 'Tied up', 2],
-  ['outlay', 'One order', 2],
 ] as const;
 
 function Options({
@@ -71,6 +67,7 @@ function Options({
   readonly material: StoredRow<'material'>;
 }) {
   const { currency, locale } = useSettings();
+  const isOfSeveral = new Set(options.map(({ supplier }) => supplier)).size > 1;
   return (
     <section aria-label="Order quantities" className="mt-3">
       <DetailHeading>{`What a year costs, ${currency}`}</DetailHeading>
@@ -82,9 +79,12 @@ function Options({
               <th scope="col" className="text-right">
                 Packs
               </th>
+              <th scope="col" className="text-right">
+                {unitWords(material.baseUnit)}
+              </th>
               {COLUMNS.map(([member, label]) => (
                 <th key={member} scope="col" className="text-right">
-                  {member === 'quantity' ? `${label}, ${unitWords(material.baseUnit)}` : label}
+                  {label}
                 </th>
               ))}
             </tr>
@@ -93,10 +93,14 @@ function Options({
             {options.map((option) => (
               <tr key={`${option.supplier}/${option.packs}`} className={option.isCheapest ? 'font-bold' : ''}>
                 <th scope="row" className={option.isCheapest ? '' : 'font-normal'}>
-                  {[option.supplier, option.why].filter((each) => each !== '').join(': ')}
+                  {isOfSeveral && option.supplier !== '' && `${option.supplier}: `}
+                  {option.why}
                   {option.isCheapest && ' (cheapest)'}
                 </th>
                 <td className="text-right">{typedText(option.packs, locale)}</td>
+                <td className="text-right">
+                  <Amount figure={option.quantity} digits={0} />
+                </td>
                 {COLUMNS.map(([member, , digits]) => (
                   <td key={member} className="text-right">
                     <Amount figure={option[member]} digits={digits} />

@@ -127,7 +127,7 @@ function optionsOf(
     below: starts[index + 1]?.from ?? null,
   }));
   const seen = new Set<string>();
-  return stretches.flatMap((stretch) => {
+  const options = stretches.flatMap((stretch) => {
     if (stretch.below !== null && stretch.below.lte(stretch.from)) return [];
     return candidatesOf(sheet, material, price, need, stretch).flatMap(({ packs, why }) => {
       const text = packs.toFixed();
@@ -136,6 +136,7 @@ function optionsOf(
       return optionOf(sheet, material, price, need, { packs, why, breakId: stretch.breakId });
     });
   });
+  return options.sort((one, other) => decimal(one.packs).cmp(decimal(other.packs)));
 }
 
 interface Candidate {
