@@ -21,6 +21,7 @@ const MAY: Readonly<Record<string, readonly Who[]>> = {
   'PUT /api/books/{id}/members': OWNERS,
   'DELETE /api/books/{id}/members/{userId}': OWNERS,
   'GET /api/books/{id}/stock': MEMBERS,
+  'GET /api/books/{id}/stock/movements.csv': MEMBERS,
   'GET /api/books/{id}/stock/{materialId}': MEMBERS,
   'POST /api/books/{id}/documents': MEMBERS,
   'GET /api/books/{id}/documents/{jobId}': MEMBERS,

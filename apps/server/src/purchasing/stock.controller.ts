@@ -1,12 +1,16 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { isRowId, problem, ProblemError, type StoredRow } from '@nuvar/book';
-import { Controller, Get, Inject, Param, Query, UseGuards } from '@nestjs/common';
+import { Controller, Get, Inject, Param, Query, Res, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { InjectDataSource } from '@nestjs/typeorm';
+import type { Response } from 'express';
 import { DataSource } from 'typeorm';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { MembershipService } from '../book/membership.service.js';
 import { dayOr } from '../http/day-or.js';
 import { BookId } from '../http/book-id.js';
+import { ledgerAsCsv } from './ledger-csv.js';
 import { ledgerOfPeriod, positionsAsOf, type LedgerOfPeriod } from './stock-ledger.js';
 
 /** The stock of a book: what there is of each material, and the ledger behind it. It is written by changes like all else. */
@@ -28,6 +32,14 @@ export class StockController {
   ): Promise<StoredRow<'stockPosition'>[]> {
     await this.membership.require(bookId, personId);
     return positionsAsOf(this.database.manager, bookId, dayOr('asOf', asOf, new Date().toISOString().slice(0, 10)));
+  }
+
+  @Get('movements.csv')
+  @ApiOperation({ summary: 'The whole stock ledger as CSV: it is no part of the book file' })
+  async file(@BookId() bookId: string, @PersonId() personId: string, @Res() response: Response): Promise<void> {
+    await this.membership.require(bookId, personId);
+    response.type('text/csv').attachment('stock-ledger.csv');
+    await pipeline(Readable.from(ledgerAsCsv(this.database.manager, bookId)), response);
   }
 
   @Get(':materialId')

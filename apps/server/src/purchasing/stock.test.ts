@@ -170,6 +170,24 @@ describe('the stock ledger', () => {
     expect(taken.map(({ quantity }) => quantity)).toEqual(['3']);
   });
 
+  it('goes out as a file of its own, in which no text is a formula', async () => {
+    const stock = await ledger('As a file');
+    const [receipt] = await stock.move(['2026-01-05', 'receipt', '10', '40']);
+    await stock.move(['2026-01-06', 'late charge', null, '-2.5', receipt as string]);
+    const remark = {
+      kind: 'stockMovement',
+      id: receipt ?? '',
+      before: { remark: '' },
+      after: { remark: '=1+1' },
+    } as const;
+    await owner.change(stock.bookId, [{ action: 'update', ...remark }]).expect(200);
+    const file = await owner.get(`/api/books/${stock.bookId}/stock/movements.csv`).expect(200);
+    const [headings, first, second] = file.text.replace('\ufeff', '').trimEnd().split('\r\n');
+    expect(headings).toBe('date,material,code,movement,quantity,unit,cost,belongs to,shipment,remark,id');
+    expect(first).toBe(`2026-01-05,Vanilla,,receipt,10,kg,40,,,'=1+1,${receipt}`);
+    expect(second?.startsWith(`2026-01-06,Vanilla,,late charge,,kg,-2.5,${receipt},,,`)).toBe(true);
+  });
+
   it('is written in the base unit, with what each movement needs, and positions are not written at all', async () => {
     const stock = await ledger('Refused');
     const code = async (moved: Moved, more: object = {}) => {

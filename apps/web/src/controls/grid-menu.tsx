@@ -18,6 +18,7 @@ import { saveFile, textOfBlock } from './csv.js';
 import { CsvDialog } from './csv-dialog.js';
 import { csvFile, type CsvForm } from './csv-form.js';
 import type { ExportedTable } from './export-table.js';
+import { FileChoice } from './file-choice.js';
 
 interface GridMenuProps {
   readonly title: string;
@@ -26,6 +27,8 @@ interface GridMenuProps {
   readonly cells: () => Promise<readonly (readonly string[])[]>;
   /** Opens the dialog that changes many rows; absent where there is nothing to change. */
   readonly changeMany: (() => void) | undefined;
+  /** Adds rows from a file; absent where none can be added. */
+  readonly addFromFile: ((file: File) => Promise<void>) | undefined;
   readonly columns: readonly { readonly id: string; readonly header: string }[];
   readonly visible: Readonly<Record<string, boolean>>;
   readonly show: (id: string, isShown: boolean) => void;
@@ -34,7 +37,7 @@ interface GridMenuProps {
 
 /** What can be done with a grid as a whole: change many rows, take it elsewhere, choose its columns. */
 export function GridMenu(props: GridMenuProps) {
-  const { title, changeMany, columns, visible, show, reset } = props;
+  const { title, changeMany, addFromFile, columns, visible, show, reset } = props;
   const { locale } = useSettings();
   const { copy, csv, xlsx } = useTakings(props);
   const [isExporting, setExporting] = useState(false);
@@ -59,6 +62,19 @@ export function GridMenu(props: GridMenuProps) {
           {({ close }) => (
             <ul className="menu p-0">
               {changeMany && <Choice icon={PencilLine} label="Change many" act={changeMany} close={close} />}
+              {addFromFile && (
+                <li>
+                  <FileChoice
+                    label="Add from a file"
+                    className="flex items-center gap-2"
+                    hasIcon
+                    take={async (file) => {
+                      await addFromFile(file);
+                      close();
+                    }}
+                  />
+                </li>
+              )}
               {takings.map((each) => (
                 <Choice key={each.label} {...each} close={close} />
               ))}

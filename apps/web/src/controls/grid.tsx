@@ -15,6 +15,7 @@ import { useEdit, useMayEdit } from '../book/use-book.js';
 import { useStyle } from '../figures/use-style.js';
 import { Empty } from '../figures/empty.js';
 import { ChangeManyDialog } from './change-many.js';
+import { byHeadings } from './by-headings.js';
 import { blockOf } from './csv.js';
 import { copiedCells, exportedTable } from './export-table.js';
 import { FilterBox } from './filter-box.js';
@@ -49,6 +50,8 @@ interface GridProps<Row extends { readonly id: string }, Patch extends object> {
   readonly onSelect?: (row: Row) => void;
   /** Told of a row that was made in the empty row. */
   readonly onCreate?: (id: string) => void;
+  /** Reads a file into a table: where it is given, rows can be added from a file. Throws a sentence. */
+  readonly fromFile?: (file: File) => Promise<readonly (readonly string[])[]>;
   readonly filter?: ListFilter<Row>;
   readonly tools?: ReactNode;
   readonly empty?: string;
@@ -143,6 +146,12 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     const inputs = shown.slice(shown.findIndex((column) => column.id === cell.dataset.column)).filter(isInput);
     setPaste({ block: blockOf(text), columns: inputs, rows: from < 0 ? [] : rows.slice(from) });
   };
+  const { fromFile } = props;
+  const addFromFile =
+    fromFile &&
+    (async (file: File) => {
+      setPaste({ ...byHeadings(await fromFile(file), [...columns, ...moreColumns].filter(isInput)), rows: [] });
+    });
   const onFocus = (event: FocusEvent<HTMLElement>) => {
     const id = event.target.closest<HTMLElement>('[data-grid-row]')?.dataset.gridRow;
     const row = onSelect && rows.find((each) => each.id === id);
@@ -167,6 +176,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
           visible={grid.visible}
           show={grid.show}
           reset={grid.resetLayout}
+          addFromFile={canWrite ? addFromFile : undefined}
         />
         {isNarrow && tools && <span className="flex w-full gap-3.5 print:hidden">{tools}</span>}
       </div>

@@ -11,6 +11,7 @@ import { typedText, unitWords } from '../../figures/format.js';
 import { LinesToOrder } from './lines-to-order.js';
 import { lineWriter, type LinePatch as Patch } from './line-writer.js';
 import { DUTY_FORM_WORDS } from './shipment-words.js';
+import { tableOfFile } from '../import/table-of-file.js';
 
 type Line = StoredRow<'shipmentLine'>;
 type Shipment = StoredRow<'shipment'>;
@@ -36,6 +37,7 @@ export function LineGrid({ shipment }: LineGridProps) {
       rows={rows}
       columns={columns}
       moreColumns={moreColumns}
+      fromFile={tableOfFile}
       {...(isSettled ? {} : { writer })}
       tools={isSettled ? null : <LinesToOrder shipment={shipment} />}
       nameOf={({ materialId }) => materialName(materialId)}

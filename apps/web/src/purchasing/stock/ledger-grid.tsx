@@ -11,6 +11,7 @@ import { removalInBook } from '../../controls/rows-writer.js';
 import { dayText, typedText } from '../../figures/format.js';
 import { MOVEMENT_WORDS } from './movement-words.js';
 import type { Period } from './periods.js';
+import { tableOfFile } from '../import/table-of-file.js';
 
 type Movement = StoredRow<'stockMovement'>;
 type Patch = Partial<Movement>;
@@ -42,6 +43,7 @@ export function LedgerGrid({ material, period, viewKey, entries, isThere }: Ledg
         rows={rows}
         columns={columns}
         moreColumns={moreColumns}
+        fromFile={tableOfFile}
         writer={writer}
         nameOf={({ type, date }) => `${MOVEMENT_WORDS[type]} of ${dayText(date, locale)}`}
         empty={

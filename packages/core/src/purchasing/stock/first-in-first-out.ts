@@ -9,6 +9,12 @@ export interface Layer {
   cost: Decimal;
 }
 
+/** What was used last: its cost for a quantity, from which that of a unit follows. */
+interface UsedOf {
+  readonly cost: Decimal;
+  readonly quantity: Decimal;
+}
+
 /**
  * First in, first out (IAS 2.27): a receipt opens a layer, and what goes out uses the oldest layers first. What goes out
  * beyond the stock costs provisionally what was used last; a receipt covers it at its own cost, and the difference goes to
@@ -21,27 +27,29 @@ export class FirstInFirstOut implements Holding {
   constructor(
     private layers: Layer[] = [],
     private oversold: Decimal = ZERO,
-    private lastCost: Decimal | null = null,
+    private usedLast: Decimal | UsedOf | null = null,
     private held: Decimal = Decimal.sum(ZERO, ...layers.map(({ quantity }) => quantity)),
     private worth: Decimal = Decimal.sum(ZERO, ...layers.map(({ cost }) => cost)),
   ) {}
 
   get quantity(): Decimal {
-    return this.held.minus(this.oversold);
+    return this.oversold.isZero() ? this.held : this.held.minus(this.oversold);
   }
 
   get value(): Decimal {
-    return this.oversold.isZero() ? this.worth : this.oversold.times(this.lastCost ?? ZERO).negated();
+    return this.oversold.isZero() ? this.worth : this.oversold.times(this.last ?? ZERO).negated();
   }
 
   get nextCost(): Decimal | null {
     const oldest = this.layers[this.first];
-    return oldest === undefined ? this.lastCost : oldest.cost.div(oldest.quantity);
+    return oldest === undefined ? this.last : oldest.cost.div(oldest.quantity);
   }
 
   /** What a unit that was used last cost; null before anything was. */
   get last(): Decimal | null {
-    return this.lastCost;
+    if (this.usedLast !== null && 'cost' in this.usedLast)
+      this.usedLast = this.usedLast.cost.div(this.usedLast.quantity);
+    return this.usedLast;
   }
 
   /** The layers that are open, the oldest first. */
@@ -50,18 +58,20 @@ export class FirstInFirstOut implements Holding {
   }
 
   add(id: string, quantity: Decimal, cost: Decimal): Decimal {
+    if (this.oversold.isZero()) {
+      this.push({ id, quantity, cost });
+      return ZERO;
+    }
     const covered = Decimal.min(quantity, this.oversold);
     const ofCovered = cost.times(covered).div(quantity);
-    const truedUp = ofCovered.minus(covered.times(this.lastCost ?? ZERO));
+    const truedUp = ofCovered.minus(covered.times(this.last ?? ZERO));
     this.oversold = this.oversold.minus(covered);
     const layer = { id, quantity: quantity.minus(covered), cost: cost.minus(ofCovered) };
     if (layer.quantity.isZero()) {
-      if (this.oversold.isZero()) this.lastCost = cost.div(quantity);
+      if (this.oversold.isZero()) this.usedLast = { cost, quantity };
       return truedUp;
     }
-    this.layers.push(layer);
-    this.held = this.held.plus(layer.quantity);
-    this.worth = this.worth.plus(layer.cost);
+    this.push(layer);
     return truedUp;
   }
 
@@ -80,14 +90,21 @@ export class FirstInFirstOut implements Holding {
 
   copy(): FirstInFirstOut {
     const layers = this.open.map((layer) => ({ ...layer }));
-    return new FirstInFirstOut(layers, this.oversold, this.lastCost, this.held, this.worth);
+    return new FirstInFirstOut(layers, this.oversold, this.usedLast, this.held, this.worth);
+  }
+
+  private push(layer: Layer): void {
+    this.layers.push(layer);
+    this.held = this.held.plus(layer.quantity);
+    this.worth = this.worth.plus(layer.cost);
   }
 
   /** Takes as much as there is of a layer, and says how much that was. */
   private takeOf(index: number, wanted: Decimal): Decimal {
     const layer = this.layers[index] as Layer;
     const taken = Decimal.min(wanted, layer.quantity);
-    this.lastCost = layer.cost.div(layer.quantity);
+    // A layer that is drawn from keeps its cost per unit: it is worked out once somebody asks.
+    this.usedLast = { cost: layer.cost, quantity: layer.quantity };
     const isAll = taken.eq(layer.quantity);
     const cost = isAll ? layer.cost : layer.cost.times(taken).div(layer.quantity);
     this.held = this.held.minus(taken);

@@ -32,16 +32,28 @@ interface Charged {
 export function runLedger<Held extends Holding>(
   from: Held,
   movements: readonly Movement[],
-  told?: (entry: LedgerEntry, holding: Held) => void,
+  told?: (entry: LedgerEntry) => void,
+): Held {
+  let { quantity, value } = from;
+  return walkLedger(from, movements, (movement, holding, truedUp) => {
+    if (told === undefined) return;
+    const [quantityAfter, valueAfter] = [holding.quantity, holding.value];
+    const change = { quantity: quantityAfter.minus(quantity), value: valueAfter.minus(value) };
+    [quantity, value] = [quantityAfter, valueAfter];
+    told({ movement, truedUp, quantityAfter, valueAfter, ...change });
+  });
+}
+
+/** The same, told only what is held after each movement, and what of it went to cost of sales: for ledgers that are long. */
+export function walkLedger<Held extends Holding>(
+  from: Held,
+  movements: readonly Movement[],
+  after: (movement: Movement, holding: Held, truedUp: Decimal) => void,
 ): Held {
   const run = new LedgerRun<Held>(from, movements);
   movements.forEach((movement, index) => {
-    const { quantity, value } = run.holding;
     const truedUp = run.carryOut(movement, index);
-    if (told === undefined) return;
-    const [quantityAfter, valueAfter] = [run.holding.quantity, run.holding.value];
-    const change = { quantity: quantityAfter.minus(quantity), value: valueAfter.minus(value) };
-    told({ movement, truedUp, quantityAfter, valueAfter, ...change }, run.holding);
+    after(movement, run.holding, truedUp);
   });
   return run.holding;
 }

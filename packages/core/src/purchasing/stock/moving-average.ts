@@ -10,57 +10,53 @@ export class MovingAverage implements Holding {
   constructor(
     public quantity: Decimal = ZERO,
     public value: Decimal = ZERO,
-    public nextCost: Decimal | null = null,
+    /** The average when something was last there; it is worked out only once nothing is, for a division is dear. */
+    private lastCost: Decimal | null = null,
   ) {}
+
+  get nextCost(): Decimal | null {
+    return this.quantity.gt(ZERO) ? this.value.div(this.quantity) : this.lastCost;
+  }
 
   add(_id: string, quantity: Decimal, cost: Decimal): Decimal {
     const after = this.quantity.plus(quantity);
     if (!this.quantity.isNegative()) {
-      this.become(after, this.value.plus(cost));
+      this.quantity = after;
+      this.value = this.value.plus(cost);
       return ZERO;
     }
-    const provisional = this.nextCost ?? ZERO;
+    const provisional = this.lastCost ?? ZERO;
     const covered = Decimal.min(quantity, this.quantity.negated());
     const truedUp = cost.times(covered).div(quantity).minus(covered.times(provisional));
+    this.quantity = after;
     if (after.isNegative()) {
-      this.quantity = after;
       this.value = after.times(provisional);
       return truedUp;
     }
-    this.become(after, cost.times(after).div(quantity));
-    if (after.isZero()) this.nextCost = cost.div(quantity);
+    this.value = after.isZero() ? ZERO : cost.times(after).div(quantity);
+    if (after.isZero()) this.lastCost = cost.div(quantity);
     return truedUp;
   }
 
   take(quantity: Decimal, from: FromReceipt | null): Left {
     const after = this.quantity.minus(quantity);
     const before = this.value;
+    if (!after.gt(ZERO)) this.lastCost = this.nextCost;
     if (from !== null && !after.isNegative()) {
       const cost = quantity.times(from.unitCost);
       const left = before.minus(cost);
       // Nothing in stock is worth nothing, and what is there is worth no less: the difference is cost of sales.
-      const kept = after.isZero() || left.isNegative() ? ZERO : left;
-      this.become(after, kept);
-      return { cost, truedUp: left.minus(kept) };
-    }
-    if (!after.isNegative()) {
-      const kept = after.isZero() ? ZERO : before.times(after).div(this.quantity);
+      this.value = after.isZero() || left.isNegative() ? ZERO : left;
       this.quantity = after;
-      this.value = kept;
-      return { cost: before.minus(kept), truedUp: ZERO };
+      return { cost, truedUp: left.minus(this.value) };
     }
+    if (after.isNegative()) this.value = after.times(this.lastCost ?? ZERO);
+    else this.value = after.isZero() ? ZERO : before.times(after).div(this.quantity);
     this.quantity = after;
-    this.value = after.times(this.nextCost ?? ZERO);
     return { cost: before.minus(this.value), truedUp: ZERO };
   }
 
   copy(): MovingAverage {
-    return new MovingAverage(this.quantity, this.value, this.nextCost);
-  }
-
-  private become(quantity: Decimal, value: Decimal): void {
-    this.quantity = quantity;
-    this.value = quantity.isZero() ? ZERO : value;
-    if (!quantity.isZero()) this.nextCost = this.value.div(quantity);
+    return new MovingAverage(this.quantity, this.value, this.lastCost);
   }
 }

@@ -2,7 +2,7 @@ import type { RowOf } from '@nuvar/book';
 import { type Decimal, decimal, ZERO } from '../../number/index.js';
 import { FirstInFirstOut, type Layer } from './first-in-first-out.js';
 import { MovingAverage } from './moving-average.js';
-import { runLedger } from './ledger.js';
+import { walkLedger } from './ledger.js';
 import type { Movement } from './movement.js';
 
 /** What the ledger of a material has come to, by both methods that follow the movements. */
@@ -58,11 +58,11 @@ export function positionsByDay(before: KeptPosition | null, movements: readonly 
   const { average, fifo } = stateOf(before);
   const endsOfDays = new Set(movements.filter(({ date }, index) => movements[index + 1]?.date !== date));
   const averages: MovingAverage[] = [];
-  runLedger(average, movements, ({ movement }, holding) => {
+  walkLedger(average, movements, (movement, holding) => {
     if (endsOfDays.has(movement)) averages.push(holding.copy());
   });
   const days: PositionOfDay[] = [];
-  runLedger(fifo, movements, ({ movement: ended }, holding) => {
+  walkLedger(fifo, movements, (ended, holding) => {
     const atEnd = averages[days.length];
     if (endsOfDays.has(ended) && atEnd !== undefined)
       days.push({ day: ended.date, kept: keptOf({ average: atEnd, fifo: holding }) });
