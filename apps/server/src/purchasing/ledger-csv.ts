@@ -32,7 +32,7 @@ export async function* ledgerAsCsv(manager: EntityManager, bookId: string): Asyn
   for (;;) {
     const found: string[][] = (
       await manager.query(
-        `SELECT movement.date::text, material.name, material.code, type, quantity::text, movement.unit, cost::text, of_movement_id, shipment.name AS shipment, movement.remark, movement.id
+        `SELECT movement.date::text, material.name, material.code, movement.type, movement.quantity::text, movement.unit, movement.cost::text, movement.of_movement_id, shipment.name AS shipment, movement.remark, movement.id
          FROM row_stock_movement AS movement
          JOIN row_material AS material ON material.book_id = $1 AND material.id = movement.material_id
          LEFT JOIN row_shipment_line AS line ON line.book_id = $1 AND line.id = movement.line_id

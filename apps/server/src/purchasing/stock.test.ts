@@ -184,7 +184,7 @@ describe('the stock ledger', () => {
     const file = await owner.get(`/api/books/${stock.bookId}/stock/movements.csv`).expect(200);
     const [headings, first, second] = file.text.replace('\ufeff', '').trimEnd().split('\r\n');
     expect(headings).toBe('date,material,code,movement,quantity,unit,cost,belongs to,shipment,remark,id');
-    expect(first).toBe(`2026-01-05,Vanilla,,receipt,10,kg,40,,,'=1+1,${receipt}`);
+    expect(first).toBe(`2026-01-05,Vanilla,,receipt,10,kg,40,,,"'=1+1",${receipt}`);
     expect(second?.startsWith(`2026-01-06,Vanilla,,late charge,,kg,-2.5,${receipt},,,`)).toBe(true);
   });
 
