@@ -89,6 +89,14 @@ describe('the widths of columns', () => {
     expect([name?.grows, kind?.grows, much?.grows]).toEqual([true, false, false]);
   });
 
+  it('have room for what the empty row shows, where there is no row yet', () => {
+    const day: Column<object, object> = {
+      ...{ id: 'date', header: 'Date', type: 'day', blankText: '27/11/2026', text: () => '' },
+      read: () => ({ patch: {}, shown: '' }),
+    };
+    expect(measured([day], [], (words) => words.length * 7)[0]?.natural).toBe(10 * 7 + 22 + 17);
+  });
+
   it('grow with the digits that their figures were seen with', () => {
     const figure: Column<object, object> = {
       ...{ id: 'cost', header: 'Cost', type: 'figure', view: 'product', digits: 2 },

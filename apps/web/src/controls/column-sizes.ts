@@ -96,7 +96,9 @@ function contentWidth<Row, Patch>(
   if (column.type === 'figure')
     return widthOf(`${figureSample(column.digits ?? 2, wholeDigits)}${column.withUnit ? ' EUR' : ''}`);
   if (column.type === 'shown' && column.width !== undefined) return column.width;
-  let longest = isInput(column) ? (column.placeholder ?? '') : '';
+  // What the empty row shows has to have room in an empty grid too.
+  const { placeholder = '', blankText = '' } = isInput(column) ? column : {};
+  let longest = placeholder.length > blankText.length ? placeholder : blankText;
   for (const row of rows) {
     const text = (isInput(column) ? shownText(column, row) : column.text?.(row)) ?? '';
     if (text.length > longest.length) longest = text;
