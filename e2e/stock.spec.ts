@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { pdfText } from '../apps/server/src/testing/pdf-text.js';
 import { cell, goTo, openCopyOfDemo, region, saved } from './app.js';
 
 test('goods are received in part, used, and charged late: stock and cost of sales follow, and a used receipt stays', async ({
@@ -88,18 +88,28 @@ test('a ledger is typed and pasted, every method is beside the others, and a lan
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'PDF' }).click();
   const file = await (await download).path();
-  const text = await textOf(readFileSync(file));
+  const text = await pdfText(readFileSync(file));
   for (const said of ['Cork trivets, autumn', 'Cork trivet, round', '1,185.40', 'Workings'])
     expect(text).toContain(said);
 });
 
-/** What a PDF says, page by page. */
-async function textOf(pdf: Buffer): Promise<string> {
-  const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
-  const pages: string[] = [];
-  for (let page = 1; page <= document.numPages; page += 1) {
-    const { items } = await (await document.getPage(page)).getTextContent();
-    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
-  }
-  return pages.join(' ').replace(/\s+/g, ' ');
-}
+test('what registering for sales tax would do to every cost is seen before it is done', async ({ page }) => {
+  await openCopyOfDemo(page);
+  await goTo(page, 'Buy');
+  await cell(page, 'Material', 'White stoneware clay').click();
+  const clay = region(page, 'White stoneware clay');
+  await clay.getByLabel('Sales tax').fill('20');
+  await clay.getByLabel('Sales tax').press('Enter');
+  await saved(page);
+  // The book has sales tax, so all of it is recovered: the price is the cost.
+  await expect(clay).toContainText('1.1000');
+  await page.goto(page.url().replace(/buy.*/, 'settings'));
+  await page.getByRole('button', { name: 'Enter as registered today' }).click();
+  await page.getByRole('button', { name: 'Show the effect of ending the registration' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'Everyday mug' })).toContainText('1.1');
+  await page.getByRole('button', { name: 'End the registration today' }).click();
+  await saved(page);
+  await goTo(page, 'Buy');
+  await cell(page, 'Material', 'White stoneware clay').click();
+  await expect(clay).toContainText('1.3200');
+});

@@ -4,8 +4,8 @@ import { evaluate, VIEWS, type LandedSheetView } from '@nuvar/core';
 import ExcelJS from 'exceljs';
 import fc from 'fast-check';
 import { HyperFormula } from 'hyperformula';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
+import { pdfText } from '../testing/pdf-text.js';
 import { landedPdf } from './landed-pdf.js';
 import { landedXlsx } from './landed-xlsx.js';
 
@@ -104,20 +104,10 @@ describe('a landed cost sheet as XLSX', () => {
   }, 60_000);
 });
 
-async function textOf(pdf: Buffer): Promise<string> {
-  const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
-  const pages: string[] = [];
-  for (let page = 1; page <= document.numPages; page += 1) {
-    const { items } = await (await document.getPage(page)).getTextContent();
-    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
-  }
-  return pages.join('\n').replace(/\s+/g, ' ');
-}
-
 describe('a landed cost sheet as PDF', () => {
   it('says what the screen says: lines, charges, shares, and how each unit cost was worked out', async () => {
     const sheet = sheetsOfDemo()[1] as LandedSheetView;
-    const text = await textOf(await landedPdf(sheet));
+    const text = await pdfText(await landedPdf(sheet));
     for (const said of [
       'Cork trivets, autumn',
       'Cork trivet, round',
@@ -136,10 +126,10 @@ describe('a landed cost sheet as PDF', () => {
     const shipmentLine = rows.shipmentLine.map((row, index) => (index === 1 ? { ...row, price: null } : row));
     const evaluation = evaluate({ ...rows, settings, shipmentLine } as typeof rows, DAY);
     const [spring, autumn] = rows.shipment as readonly RowOf<'shipment'>[];
-    const first = await textOf(await landedPdf(VIEWS.landedSheet(evaluation, spring?.id ?? '') as LandedSheetView));
+    const first = await pdfText(await landedPdf(VIEWS.landedSheet(evaluation, spring?.id ?? '') as LandedSheetView));
     expect(first).toContain('916,26');
     expect(first).toContain('20.03.2026');
-    const second = await textOf(await landedPdf(VIEWS.landedSheet(evaluation, autumn?.id ?? '') as LandedSheetView));
+    const second = await pdfText(await landedPdf(VIEWS.landedSheet(evaluation, autumn?.id ?? '') as LandedSheetView));
     expect(second).toContain('Not complete yet');
     expect(second).toMatch(/No price yet for Cork trivet, round/);
   });

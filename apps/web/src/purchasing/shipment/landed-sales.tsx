@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
-import { useSearchParams } from 'react-router';
 import { useAll, useSettings } from '../../book/use-book.js';
 import { SelectInput } from '../../controls/select-input.js';
+import { useParameter } from '../../controls/use-parameter.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
@@ -12,21 +12,10 @@ import { materialName } from './line-grid.js';
 export function LandedSales({ shipment }: { readonly shipment: StoredRow<'shipment'> }) {
   const channels = useAll('channel');
   const { currency } = useSettings();
-  const [parameters, setParameters] = useSearchParams();
-  const channelId = channels.find(({ id }) => id === parameters.get('channel'))?.id ?? channels[0]?.id ?? '';
+  const [chosen, choose] = useParameter('channel');
+  const channelId = channels.find(({ id }) => id === chosen)?.id ?? channels[0]?.id ?? '';
   const sales = useView('landedSales', `${shipment.id}@${channelId}`) ?? [];
   if (channels.length === 0) return null;
-  const choose = (id: string) => {
-    setParameters(
-      (known) => {
-        const next = new URLSearchParams(known);
-        next.set('channel', id);
-        return next;
-      },
-      { replace: true },
-    );
-    return null;
-  };
   return (
     <section aria-label="What it leaves" className="mt-3">
       <DetailHeading>What it leaves at the prices of</DetailHeading>

@@ -1,9 +1,9 @@
 import type { StoredRow } from '@nuvar/book';
 import type { StockMethodView, StockRowView } from '@nuvar/core';
-import { useSearchParams } from 'react-router';
 import { useRow, useSettings } from '../../book/use-book.js';
 import { useStockLedger } from '../../book/stock-rows.js';
 import { SelectInput } from '../../controls/select-input.js';
+import { useParameter } from '../../controls/use-parameter.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
@@ -21,20 +21,9 @@ export function StockDetail({ id }: { readonly id: string }) {
   const view = useView('stockRow', id);
   const { locale, currency } = useSettings();
   const periods = periodsBefore(useShownDay(), locale);
-  const [parameters, setParameters] = useSearchParams();
-  const period = periods.find((each) => each.id === parameters.get('period')) ?? (periods[0] as Period);
+  const [chosen, choose] = useParameter('period');
+  const period = periods.find((each) => each.id === chosen) ?? (periods[0] as Period);
   if (material === undefined) return <Empty>This material is no longer in the book.</Empty>;
-  const choose = (chosen: string) => {
-    setParameters(
-      (known) => {
-        const next = new URLSearchParams(known);
-        next.set('period', chosen);
-        return next;
-      },
-      { replace: true },
-    );
-    return null;
-  };
   return (
     <section aria-label={material.name}>
       <h2 className="font-serif text-detail">{material.name}</h2>
