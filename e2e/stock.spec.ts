@@ -23,6 +23,7 @@ test('goods are received in part, used, and charged late: stock and cost of sale
   await receive.getByLabel('Lost beyond that, Cork trivet, round').press('Enter');
   await receive.getByRole('button', { name: 'Post into stock' }).click();
   await expect(receive).toBeHidden();
+  await expect(cell(page, 'State', 'Cork trivets, autumn')).toHaveValue('received');
   await expect(shipment.getByRole('region', { name: 'Received so far' })).toContainText('1,170.34');
 
   // What the forwarder billed more goes where the goods have gone since.

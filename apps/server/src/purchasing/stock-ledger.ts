@@ -1,4 +1,12 @@
-import { problem, ProblemError, type Problem, type RowOf, type StoredRow, type Write } from '@nuvar/book';
+import {
+  compareDecimalText,
+  problem,
+  ProblemError,
+  type Problem,
+  type RowOf,
+  type StoredRow,
+  type Write,
+} from '@nuvar/book';
 import { firstBelowZero, movementsOf, positionsByDay, type KeptPosition, type PositionOfDay } from '@nuvar/core';
 import type { EntityManager } from 'typeorm';
 
@@ -115,7 +123,8 @@ function receiptUsed(writes: readonly Write[], material: string, days: readonly 
   const taken = writes.find(({ before, after }) => {
     const [was, is] = [before as Movement | null, after as Movement | null];
     if (was?.materialId !== material || !['receipt', 'opening'].includes(was.type)) return false;
-    return is === null || Number(is.quantity) < Number(was.quantity) || is.date > was.date;
+    const isLess = is !== null && compareDecimalText(is.quantity ?? '0', was.quantity ?? '0') < 0;
+    return is === null || isLess || is.date > was.date;
   });
   const below = firstBelowZero(days);
   if (taken === undefined || below === null) return [];

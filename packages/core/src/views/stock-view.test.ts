@@ -174,11 +174,12 @@ describe('a shipment that is received in parts', () => {
     const { evaluation, made } = stocked((book, id) => ordered(book, id));
     const usual = receiptToPostView(evaluation, `${made.lineId}@6@1@0`);
     expect([usual.stored, rounded(usual.perBaseUnit?.amount)]).toEqual([
-      { quantity: '6', ofLine: '7', cost: '31', lostQuantity: null },
+      { quantity: '6', ofLine: '7', cost: '31', lostQuantity: null, isLast: true },
       '5.1667',
     ]);
     const beyond = receiptToPostView(evaluation, `${made.lineId}@3@0@1`);
-    expect([beyond.stored?.cost, beyond.stored?.quantity, beyond.stored?.lostQuantity]).toEqual(['17.71', '4', '1']);
+    const { cost, quantity, lostQuantity, isLast } = beyond.stored ?? {};
+    expect([cost, quantity, lostQuantity, isLast]).toEqual(['17.71', '4', '1', false]);
     expect(rounded(beyond.lostCost?.amount)).toBe('4.4275');
     expectOpen(evaluation, [usual, beyond]);
   });

@@ -1,5 +1,5 @@
 import { type Figure, isWhole } from '../figure/index.js';
-import { ZERO } from '../number/index.js';
+import { compared, ZERO } from '../number/index.js';
 import {
   linesOf,
   PERIOD_METHODS,
@@ -171,6 +171,8 @@ export interface ReceiptToPostView {
     readonly ofLine: string;
     readonly cost: string;
     readonly lostQuantity: string | null;
+    /** True where nothing of the line is to come after it. */
+    readonly isLast: boolean;
   } | null;
 }
 
@@ -179,12 +181,13 @@ const STORED_DECIMALS = 12;
 
 /** What a receipt of part of a line would post: "line@good@lost@abnormal", as `receiptToPost` reads it. */
 export function receiptToPostView(evaluation: Evaluation, id: string): ReceiptToPostView {
+  const { toCome } = evaluation.read(receivedLine, id.split('@')[0] ?? '');
   const { quantity, ofLine, cost, perBaseUnit, lostQuantity, lostCost } = evaluation.read(receiptToPost, id);
   return {
     cost: shown(evaluation, receiptToPost, id, 'cost'),
     perBaseUnit: perBaseUnit && shown(evaluation, receiptToPost, id, 'perBaseUnit'),
     lostCost: lostCost && shown(evaluation, receiptToPost, id, 'lostCost'),
-    stored: quantity === null ? null : storedReceipt({ quantity, ofLine, cost }, lostQuantity),
+    stored: quantity === null ? null : storedReceipt({ quantity, ofLine, cost }, lostQuantity, toCome),
   };
 }
 
@@ -192,6 +195,7 @@ export function receiptToPostView(evaluation: Evaluation, id: string): ReceiptTo
 function storedReceipt(
   { quantity, ofLine, cost }: Readonly<Record<'quantity' | 'ofLine' | 'cost', Figure>>,
   lostQuantity: Figure | null,
+  toCome: Figure,
 ): ReceiptToPostView['stored'] {
   if (![quantity, ofLine, cost].every(isWhole) || cost.amount?.isNegative()) return null;
   const text = ({ amount }: Figure) => (amount ?? ZERO).toDecimalPlaces(STORED_DECIMALS).toFixed();
@@ -200,5 +204,6 @@ function storedReceipt(
     ofLine: text(ofLine),
     cost: text(cost),
     lostQuantity: lostQuantity && text(lostQuantity),
+    isLast: toCome.amount !== null && ofLine.amount !== null && compared(ofLine.amount, toCome.amount) >= 0,
   };
 }

@@ -89,7 +89,8 @@ function ReceiptForm({ shipment, lines, received }: PartsProps & { readonly ship
     const operations = arrived.flatMap(({ line, good, lost, abnormal }, index) =>
       receiptOf(line, date, { good, lost, abnormal }, views[index] as ReceiptToPostView),
     );
-    const isAll = open.every((line) => isSettledBy(ofLine(received, line), arrivedOf(line)));
+    // What is not entered now is still to come.
+    const isAll = arrived.length === open.length && views.every(({ stored }) => stored?.isLast);
     const state = isAll && shipment.state === 'ordered' ? updateOf('shipment', shipment, { state: 'received' }) : [];
     const [problem] = edit([...state, ...operations]);
     setEntered({});
@@ -125,6 +126,9 @@ function ReceiptForm({ shipment, lines, received }: PartsProps & { readonly ship
               <th scope="col">Unit</th>
               <th scope="col" className="text-right">
                 Cost per unit
+              </th>
+              <th scope="col" className="text-right">
+                To expense
               </th>
             </tr>
           </thead>
@@ -192,13 +196,12 @@ function ArrivedRow({ line, arrived, enter }: ArrivedRowProps) {
       <td className="text-right">
         <Amount figure={view?.perBaseUnit ?? undefined} digits={4} />
       </td>
+      <td className="text-right">
+        <Amount figure={view?.lostCost ?? undefined} digits={2} />
+      </td>
     </tr>
   );
 }
-
-/** True where what is entered is all that was still to come: the texts are compared as they are stored. */
-const isSettledBy = (line: ReceivedLineView | undefined, { good, lost, abnormal }: Arrived): boolean =>
-  line?.left === good && lost === '0' && abnormal === '0';
 
 /** The movements that post what arrived of a line: the receipt, and a write-off of what was lost beyond what is usual. */
 function receiptOf(line: Line, date: string, arrived: Arrived, { stored }: ReceiptToPostView): Operation[] {

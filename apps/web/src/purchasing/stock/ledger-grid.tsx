@@ -150,6 +150,6 @@ function movementWriter(material: StoredRow<'material'>): GridWriter<Movement, P
   };
 }
 
-/** A movement that becomes a late charge has no quantity, and one that is none any more has no cost of its own but what came in. */
+/** A movement that becomes a late charge has no quantity. */
 const withType = (row: Movement, patch: Patch): Patch =>
   patch.type === 'late charge' && row.quantity !== null ? { ...patch, quantity: null } : patch;
