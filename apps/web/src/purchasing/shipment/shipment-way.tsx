@@ -29,8 +29,8 @@ export function ShipmentWay({ shipment, stops, onChoose }: ShipmentWayProps) {
   };
   return (
     <figure className="my-2" aria-label="The way from the seller's door to yours">
-      <ol className="way">
-        <li className="way-end">{shipment.origin === '' ? 'Seller' : shipment.origin}</li>
+      <ol className="flex flex-wrap gap-y-2">
+        <li className="self-start px-2 font-semibold">{shipment.origin === '' ? 'Seller' : shipment.origin}</li>
         {shown.map((stop) => (
           <li key={stop.type} className="way-stop" data-paid-by={stop.paidBy ?? 'buyer'} data-missing={stop.isMissing}>
             <span className="way-mark" aria-hidden="true" />
@@ -42,7 +42,7 @@ export function ShipmentWay({ shipment, stops, onChoose }: ShipmentWayProps) {
             />
           </li>
         ))}
-        <li className="way-end">{shipment.destination === '' ? 'Here' : shipment.destination}</li>
+        <li className="self-start px-2 font-semibold">{shipment.destination === '' ? 'Here' : shipment.destination}</li>
       </ol>
       {shipment.deliveryTerm !== null && (
         <figcaption className="text-note text-soft">
