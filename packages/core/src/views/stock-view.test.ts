@@ -96,6 +96,21 @@ describe('the ledger of a period', () => {
     expect(expectOpen(evaluation, view)).toBeGreaterThan(40);
   });
 
+  // By hand: 10 + 10 kg at 5.00, 20 kg revalued by 1.00, 4 kg used at 6.00: 100 + 20 - 24 = 96.
+  it('revalues what is there when a new standard price begins, and uses it at the new one', () => {
+    const { evaluation, material } = stocked((book, id) => {
+      moved(book, id, '2026-10-01', 'opening', '10', '50');
+      moved(book, id, '2026-10-05', 'receipt', '10', '60');
+      moved(book, id, '2026-10-15', 'issue', '4');
+      book.add('standardPrice', { materialId: id, validFrom: '2026-01-01', price: '5' });
+      book.add('standardPrice', { materialId: id, validFrom: '2026-10-10', price: '6' });
+      return {};
+    });
+    const { methods } = stockPeriodView(evaluation, `${material}@2026-10-01@2026-10-31`);
+    const { used, closing, priceVariance, revaluation } = methods.at(-1) ?? {};
+    expect([used, closing, priceVariance, revaluation].map((each) => each?.amount)).toEqual(['24', '96', '10', '20']);
+  });
+
   it('looks at its own days only, from the position before them', () => {
     const { evaluation, material } = stocked((book, id) => {
       moved(book, id, '2026-09-05', 'receipt', '99', '990');

@@ -73,6 +73,11 @@ export function periodMethods(
   // As if all that came in during the period had come before anything left.
   const others = inPeriod.filter((movement) => !comesIn.includes(movement));
   const reordered = runLedger(fifo.copy(), [...earlier, ...comesIn, ...others]);
+  const heldBefore = (day: string) =>
+    runLedger(
+      average.copy(),
+      movements.filter(({ date }) => date < day),
+    ).quantity;
   const common: Common = {
     ...{ subject, cash, held, said },
     received: said('Received', total(comesIn.map(({ cost }) => cost)), cash),
@@ -83,7 +88,7 @@ export function periodMethods(
     'first in, first out': byMovement(common, opened.fifo, closed.fifo),
     'periodic average': periodicAverage(common, opened.average, total(comesIn.map(({ quantity }) => quantity))),
     'periodic first in, first out': byMovement(common, opened.fifo, reordered),
-    standard: atStandard(sheet, material, common, { comesIn, opening: opened.average.quantity, from, to }),
+    standard: atStandard(sheet, material, common, { comesIn, heldBefore, from, to }),
   };
 }
 
@@ -123,7 +128,8 @@ function periodicAverage(common: Common, atStart: Holding, receivedQuantity: Dec
 
 interface AtStandard {
   readonly comesIn: readonly Movement[];
-  readonly opening: Decimal;
+  /** What was in stock before the movements of a day. */
+  readonly heldBefore: (day: string) => Decimal;
   readonly from: string;
   readonly to: string;
 }
@@ -135,7 +141,7 @@ function atStandard(
   span: AtStandard,
 ): MethodOfPeriod {
   const [atStart, atEnd] = [span.from, span.to].map((day) => standardPriceOn(sheet, material, day)) as [Figure, Figure];
-  const openingQuantity = said('Opening quantity', span.opening, held);
+  const openingQuantity = said('Opening quantity', span.heldBefore(span.from), held);
   const opening = multiplied({ name: 'Opening value', subject }, openingQuantity, atStart);
   const closing = multiplied({ name: 'Closing value', subject }, closingQuantity, atEnd);
   const receipts = span.comesIn.flatMap(({ date, quantity }) => {
@@ -144,9 +150,15 @@ function atStandard(
     return [multiplied({ name: 'Received at standard', subject }, came, standardPriceOn(sheet, material, date))];
   });
   const receivedAtStandard = sum({ name: 'Received at standard', subject }, cash, receipts);
-  // A new standard revalues what there was at the beginning; what came since came at the standard of its day.
-  const change = difference({ name: 'Change of the standard', subject }, atEnd, atStart);
-  const revaluation = multiplied({ name: 'Revaluation', subject }, openingQuantity, change);
+  // A new standard revalues what is there when it begins; what comes and goes does so at the standard of its day.
+  let standard = atStart;
+  const revaluations = standardsBegun(sheet, material.id, span).map((day) => {
+    const before = standard;
+    standard = standardPriceOn(sheet, material, day);
+    const change = difference({ name: 'Change of the standard', subject }, standard, before);
+    return multiplied({ name: 'Revaluation', subject }, said('In stock', span.heldBefore(day), held), change);
+  });
+  const revaluation = sum({ name: 'Revaluation', subject }, cash, revaluations);
   const available = sum({ name: 'Available at standard', subject }, cash, [opening, receivedAtStandard, revaluation]);
   return {
     opening,
@@ -157,6 +169,13 @@ function atStandard(
     priceVariance: difference({ name: 'Purchase price variance', subject }, received, receivedAtStandard),
     revaluation,
   };
+}
+
+/** The days within a period, after its first, from which a new standard price holds. */
+function standardsBegun(sheet: Sheet, materialId: string, { from, to }: AtStandard): string[] {
+  const rows = sheet.rowsOf('standardPrice', 'materialId', materialId);
+  const days = rows.map(({ validFrom }) => validFrom).filter((day) => day > from && day <= to);
+  return [...new Set(days)].sort();
 }
 
 const total = (amounts: readonly (Decimal | null)[]): Decimal =>
