@@ -32,5 +32,5 @@ export * from './production/index.js';
 export * from './purchasing/index.js';
 export * from './selling/index.js';
 export { isEmail, LEAST_PASSWORD, ROLES, type Role } from './people.js';
-export { LOCALES, ROUNDING_MODES, Settings, type RoundingMode } from './settings.js';
+export { LOCALES, OPEN_DAY_RULES, ROUNDING_MODES, Settings, type OpenDayRule, type RoundingMode } from './settings.js';
 export { completeRow, validateFields, validateRow } from './validate-row.js';

@@ -1,12 +1,32 @@
 import { CandidateBatch, FrozenCard, FrozenLine } from './costing/index.js';
 import { declaredFields, type FieldSpec } from './fields/index.js';
-import { RunningCost } from './overhead/index.js';
-import { CandidatePrice } from './planning/index.js';
+import {
+  Activity,
+  ActivityUse,
+  ApportionmentBasis,
+  ChargeOutRate,
+  ClosedDay,
+  CostIncrease,
+  CostingMethod,
+  CostPool,
+  CostStep,
+  Department,
+  DepartmentMeasure,
+  OpenSeason,
+  OverheadActual,
+  PoolActivity,
+  RunningCost,
+  ServiceUse,
+  TimeTerm,
+} from './overhead/index.js';
+import { CandidatePrice, PlannedMonth, PlannedVolume, Season } from './planning/index.js';
 import {
   BillLine,
   Equipment,
   EquipmentRun,
   EquipmentUse,
+  JointOutput,
+  JointProcess,
   LabourGrade,
   LabourStep,
   OtherCost,
@@ -74,6 +94,7 @@ const described = <Row extends object>(rowClass: new () => Row, said: Said<Row>)
 });
 
 const ofProduct = { toldBy: ['productId'], copiedWith: ['productId'] } as const;
+const ofRunningCost = { toldBy: ['runningCostId'], copiedWith: ['runningCostId'] } as const;
 const ofMaterial = { toldBy: ['materialId'], copiedWith: ['materialId'] } as const;
 
 /**
@@ -107,6 +128,10 @@ export const KINDS = {
   }),
   chargedLine: described(ChargedLine, { label: 'line of a charge', toldBy: ['lineId'], copiedWith: ['chargeId'] }),
   shipmentPayment: described(ShipmentPayment, { label: 'payment', toldBy: ['shipmentId'] }),
+  department: described(Department, { label: 'department', uniqueName: true }),
+  apportionmentBasis: described(ApportionmentBasis, { label: 'apportionment basis', uniqueName: true }),
+  departmentMeasure: described(DepartmentMeasure, { label: 'measure of a department', toldBy: ['departmentId'] }),
+  serviceUse: described(ServiceUse, { label: 'use of a service department', toldBy: ['departmentId'] }),
   labourGrade: described(LabourGrade, { label: 'labour grade', uniqueName: true }),
   equipment: described(Equipment, { label: 'piece of equipment', uniqueName: true }),
   equipmentRun: described(EquipmentRun, { label: 'shared load', uniqueName: true }),
@@ -129,8 +154,33 @@ export const KINDS = {
   candidateBatch: described(CandidateBatch, { label: 'batch size', ...ofProduct }),
   frozenCard: described(FrozenCard, { label: 'saved cost card', toldBy: ['productId'] }),
   frozenLine: described(FrozenLine, { label: 'line of a saved cost card', toldBy: ['label'] }),
+  jointProcess: described(JointProcess, { label: 'joint batch', uniqueName: true }),
+  jointOutput: described(JointOutput, { label: 'output of a joint batch', copiedWith: ['processId'] }),
+  costPool: described(CostPool, { label: 'cost pool', uniqueName: true }),
   runningCost: described(RunningCost, { label: 'running cost', uniqueName: true }),
+  costIncrease: described(CostIncrease, { label: 'new amount', ...ofRunningCost }),
+  costStep: described(CostStep, { label: 'step of a running cost', ...ofRunningCost }),
+  openSeason: described(OpenSeason, { label: 'opening season', uniqueName: true }),
+  closedDay: described(ClosedDay, { label: 'closed day', toldBy: ['occasion', 'date'] }),
+  activity: described(Activity, { label: 'activity', uniqueName: true }),
+  poolActivity: described(PoolActivity, {
+    label: 'share of an activity',
+    toldBy: ['activityId'],
+    copiedWith: ['activityId'],
+  }),
+  activityUse: described(ActivityUse, {
+    label: 'use of an activity',
+    toldBy: ['productId'],
+    copiedWith: ['productId', 'activityId'],
+  }),
+  timeTerm: described(TimeTerm, { label: 'term of a time equation', copiedWith: ['activityId'] }),
+  costingMethod: described(CostingMethod, { label: 'costing method', uniqueName: true, notCopied: ['role'] }),
+  overheadActual: described(OverheadActual, { label: 'actual overhead', toldBy: ['month'] }),
+  chargeOutRate: described(ChargeOutRate, { label: 'charge-out rate', uniqueName: true }),
   channel: described(Channel, { label: 'sales channel', uniqueName: true }),
+  season: described(Season, { label: 'season', uniqueName: true }),
+  plannedVolume: described(PlannedVolume, { label: 'planned volume', ...ofProduct }),
+  plannedMonth: described(PlannedMonth, { label: 'planned month', toldBy: ['volumeId'], copiedWith: ['volumeId'] }),
   pricePoint: described(PricePoint, { label: 'price', toldBy: ['productId'] }),
   candidatePrice: described(CandidatePrice, { label: 'price to compare', toldBy: ['productId'] }),
   stockMovement: described(StockMovement, { label: 'stock movement', toldBy: ['materialId'], ledgerBut: 'lineId' }),

@@ -1,4 +1,5 @@
-import { Choice, CurrencyCode, DecimalText, Flag, Name, Row, WholeNumber } from './fields/index.js';
+import { Choice, CurrencyCode, DecimalText, Flag, Name, WholeNumber } from './fields/index.js';
+import { WeekdaysRow } from './overhead/weekdays.js';
 import { PLANNING_BASES, STOCK_METHODS, type PlanningBasis, type StockMethod } from './purchasing/planning-basis.js';
 
 /** The country settings that a book may have: they decide how numbers and dates are read and shown. */
@@ -33,8 +34,12 @@ export const LOCALES = [
 export const ROUNDING_MODES = ['half-away-from-zero', 'half-even'] as const;
 export type RoundingMode = (typeof ROUNDING_MODES)[number];
 
+/** How it is known on which days the business is open. */
+export const OPEN_DAY_RULES = ['days a week', 'calendar'] as const;
+export type OpenDayRule = (typeof OPEN_DAY_RULES)[number];
+
 /** The settings of a book. There is exactly one such row, and its id is the id of the book. */
-export class Settings extends Row {
+export class Settings extends WeekdaysRow {
   @Name({ label: 'Name of the book' })
   name!: string;
 
@@ -52,6 +57,10 @@ export class Settings extends Row {
 
   @Flag({ label: 'Prices include sales tax' })
   pricesIncludeTax = true;
+
+  /** Days a week less closed days, or the calendar: the open weekdays of the settings and its seasons less the closed days. */
+  @Choice(OPEN_DAY_RULES, { label: 'Open days by' })
+  openDayRule: OpenDayRule = 'days a week';
 
   @WholeNumber({ label: 'Open days per week', from: 1, to: 7 })
   openDaysPerWeek = 5;

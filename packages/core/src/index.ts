@@ -17,6 +17,7 @@ export {
   type DecimalSign,
   type ReadNumber,
 } from './number/index.js';
+export { STANDARD_METHOD } from './overhead/index.js';
 export { ELEMENT_LABELS, ELEMENTS, isComponentOnly, type Element } from './production/index.js';
 export { conversion, convert, readPower, readQuantity, unitsWithin, type TypedQuantity } from './quantity/index.js';
 export {

@@ -16,6 +16,7 @@ import { TaxOnPurchases1765200000000 } from './migrations/1765200000000-tax-on-p
 import { StockLedger1765300000000 } from './migrations/1765300000000-stock-ledger.js';
 import { DocumentJobs1765400000000 } from './migrations/1765400000000-document-jobs.js';
 import { OrderQuantities1765500000000 } from './migrations/1765500000000-order-quantities.js';
+import { OverheadInFull1765600000000 } from './migrations/1765600000000-overhead-in-full.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -35,6 +36,7 @@ const MIGRATIONS = [
   StockLedger1765300000000,
   DocumentJobs1765400000000,
   OrderQuantities1765500000000,
+  OverheadInFull1765600000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -58,7 +58,7 @@ export const Members = new EntitySchema<Member>({
 });
 
 /** The format in which the writes of a journal entry are kept. */
-export const JOURNAL_FORMAT = 1;
+export const JOURNAL_FORMAT = 2;
 
 export interface JournalEntry {
   bookId: string;

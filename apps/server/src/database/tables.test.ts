@@ -32,6 +32,7 @@ function valueFor({ type, name }: FieldSpec): unknown {
     currency: 'EUR',
     day: '2026-01-01',
     decimal: '1',
+    integer: 1,
     text: `a ${name}`,
   };
   return values[type];

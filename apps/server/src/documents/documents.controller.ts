@@ -31,7 +31,7 @@ export class DocumentsController {
     @Query('asOf') asOf?: string,
   ): Promise<DocumentJob> {
     await this.membership.require(bookId, personId);
-    return this.documents.begin(bookId, request, dayOr('asOf', asOf, new Date().toISOString().slice(0, 10)));
+    return this.documents.begin(bookId, personId, request, dayOr('asOf', asOf, new Date().toISOString().slice(0, 10)));
   }
 
   @Get(':jobId')

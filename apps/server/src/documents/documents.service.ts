@@ -38,7 +38,7 @@ export class DocumentsService implements OnApplicationShutdown {
     @Inject(Workers) private readonly workers: Workers,
   ) {}
 
-  async begin(bookId: string, request: DocumentRequest, day: string): Promise<DocumentJob> {
+  async begin(bookId: string, personId: string, request: DocumentRequest, day: string): Promise<DocumentJob> {
     const id = newId();
     const name = `${request.document.replaceAll(' ', '-')}.${request.format}`;
     await this.database.query(`DELETE FROM document_jobs WHERE begun_at < now() - ${KEPT}`);
@@ -46,7 +46,7 @@ export class DocumentsService implements OnApplicationShutdown {
       `INSERT INTO document_jobs (book_id, id, state, progress, name, type) VALUES ($1, $2, 'under way', 0, $3, $4)`,
       [bookId, id, name, TYPES[request.format]],
     );
-    void this.make(bookId, id, request, day);
+    void this.make(bookId, id, personId, request, day);
     return this.job(bookId, id);
   }
 
@@ -87,11 +87,21 @@ export class DocumentsService implements OnApplicationShutdown {
     this.underWay.forEach((each) => each.abort());
   }
 
-  private async make(bookId: string, id: string, { of, format }: DocumentRequest, day: string): Promise<void> {
+  private async make(
+    bookId: string,
+    id: string,
+    personId: string,
+    { document, of, format }: DocumentRequest,
+    day: string,
+  ): Promise<void> {
     const left = new AbortController();
     this.underWay.set(id, left);
     try {
-      await this.workers.read({ job: 'document', bookId, day, of, format, id }, left.signal);
+      const [person]: { name: string }[] = await this.database.query('SELECT name FROM users WHERE id = $1', [
+        personId,
+      ]);
+      const by = person?.name ?? '';
+      await this.workers.read({ job: 'document', bookId, day, document, of, format, id, by }, left.signal);
     } catch (error) {
       if (!(error instanceof ProblemError)) log.error({ error: String(error) }, 'a document has failed');
       const [first = problem('server-error')] = error instanceof ProblemError ? error.problems : [];

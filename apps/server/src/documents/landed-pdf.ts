@@ -1,6 +1,7 @@
-import type { LandedSheetView, StepPart } from '@nuvar/core';
-import type { Content, TableCell } from 'pdfmake/interfaces.js';
+import type { LandedSheetView } from '@nuvar/core';
+import type { Content } from 'pdfmake/interfaces.js';
 import { pdfOf } from './pdf.js';
+import { amount, head, notComplete, table, workingsTable } from './tables.js';
 import { writtenIn, type Written } from './written.js';
 
 /** Columns of shares that stand beside each other on a page; more of them go into tables of their own. */
@@ -13,13 +14,13 @@ export function landedPdf(sheet: LandedSheetView): Promise<Buffer> {
     { text: sheet.name, style: 'title' },
     { text: `Landed cost sheet, ${sheet.book}`, style: 'soft' },
     about(sheet, written),
-    ...missing(sheet),
+    ...notComplete(sheet.missing),
     { text: `Landed cost, ${sheet.currency}`, style: 'heading' },
     landedTable(sheet, written),
     { text: 'Charges', style: 'heading' },
     chargesTable(sheet, written),
     ...sharesTables(sheet, written),
-    ...workings(sheet, written),
+    ...workingsTable(sheet.workings, written),
   ];
   const foot = `${sheet.name}, as of ${written.day(sheet.asOf)}`;
   return pdfOf({ info: { title: `Landed cost: ${sheet.name}` }, pageOrientation: 'landscape', content }, foot);
@@ -43,34 +44,6 @@ function about(sheet: LandedSheetView, { day, number }: Written): Content {
       .join('   '),
     margin: [0, 6, 0, 0],
   };
-}
-
-const missing = ({ missing: sentences }: LandedSheetView): Content[] =>
-  sentences.length === 0
-    ? []
-    : [
-        { text: 'Not complete yet', style: 'heading' },
-        { ul: sentences.map((sentence) => `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`) },
-      ];
-
-const RULED = {
-  hLineWidth: (row: number) => (row === 1 ? 0.8 : 0.3),
-  vLineWidth: () => 0,
-  hLineColor: () => '#8d8791',
-};
-const head = (text: string, isNumber = true): TableCell => ({
-  text,
-  style: 'head',
-  ...(isNumber ? { alignment: 'right' as const } : {}),
-});
-const amount = (text: string, isTotal = false): TableCell => ({
-  text,
-  alignment: 'right',
-  ...(isTotal ? { style: 'total' } : {}),
-});
-
-function table(widths: readonly (string | number)[], body: TableCell[][]): Content {
-  return { table: { headerRows: 1, dontBreakRows: true, widths: [...widths], body }, layout: RULED };
 }
 
 function landedTable(sheet: LandedSheetView, { money, unitCost, number }: Written): Content {
@@ -151,28 +124,4 @@ function sharesTables(sheet: LandedSheetView, { money }: Written): Content[] {
     );
   }
   return tables;
-}
-
-function workings({ workings: steps }: LandedSheetView, { number }: Written): Content[] {
-  if (steps.length === 0) return [];
-  const said = (value: string | null, unit: string) => `${number(value, 6)} ${unit === '1' ? '' : unit}`.trim();
-  const piece = (part: string | StepPart) =>
-    typeof part === 'string'
-      ? part
-      : `${said(part.amount, part.unit === '%' ? '' : part.unit)}${part.step === null ? '' : ` (${part.step})`}`;
-  return [
-    { text: 'Workings', style: 'heading', pageBreak: 'before' },
-    table(
-      ['auto', 130, '*', 'auto'],
-      [
-        [head('No.', false), head('Figure', false), head('How it was worked out', false), head('Amount')],
-        ...steps.map((step): TableCell[] => [
-          String(step.step),
-          step.subject === '' ? step.name : `${step.name}: ${step.subject}`,
-          [step.formula.map(piece).join(''), step.note === '' ? '' : ` (${step.note})`].join(''),
-          amount(said(step.amount, step.unit)),
-        ]),
-      ],
-    ),
-  ];
 }

@@ -1,17 +1,20 @@
-import { IsIn, IsUUID } from 'class-validator';
+import { IsIn, Matches } from 'class-validator';
 
 /** The documents that can be asked for, and the forms in which they come. */
-export const DOCUMENTS = ['landed cost'] as const;
+export const DOCUMENTS = ['landed cost', 'cost cards'] as const;
+export type DocumentName = (typeof DOCUMENTS)[number];
 export const FORMATS = ['pdf', 'xlsx'] as const;
 export type DocumentFormat = (typeof FORMATS)[number];
 
 /** Which document of what, and in which form. */
 export class DocumentRequest {
   @IsIn(DOCUMENTS, { message: `The document must be one of: ${DOCUMENTS.join(', ')}.` })
-  document!: (typeof DOCUMENTS)[number];
+  document!: DocumentName;
 
-  /** The row that it is of: for a landed cost sheet the shipment. */
-  @IsUUID('all', { message: 'The document needs the id of what it is of.' })
+  /** What it is of: the id of a shipment; of cost cards "product,product@method,method", or "*@" for all planned products. */
+  @Matches(/^(\*|[0-9a-f,-]{36,8000})(@[0-9a-z,-]{0,200})?$/, {
+    message: 'The document needs the id of what it is of.',
+  })
   of!: string;
 
   @IsIn(FORMATS, { message: `The format must be one of: ${FORMATS.join(', ')}.` })

@@ -1,4 +1,4 @@
-import type { DocumentFormat } from '../documents/requests.js';
+import type { DocumentFormat, DocumentName } from '../documents/requests.js';
 
 /** A change or a book file of many rows: read, held against the rules and stored. `nothing` makes a thread ready for them. */
 export type StoringJob =
@@ -14,8 +14,11 @@ export interface DocumentJob {
   readonly job: 'document';
   readonly bookId: string;
   readonly day: string;
+  readonly document: DocumentName;
   readonly of: string;
   readonly format: DocumentFormat;
+  /** The name of the person who makes it. */
+  readonly by: string;
   readonly id: string;
 }
 

@@ -35,13 +35,13 @@ function resultOf(job: ReadingJob): Promise<unknown> {
 }
 
 /** Makes a document and keeps it for whoever asked for it, unless they have given it up; says on the way how far it is. */
-async function documentOf({ bookId, day, of, format, id }: DocumentJob): Promise<null> {
+async function documentOf({ bookId, day, id, ...asked }: DocumentJob): Promise<null> {
   const database = await connected();
   const isAt = (percent: number) =>
     database.query('UPDATE document_jobs SET progress = $3 WHERE book_id = $1 AND id = $2', [bookId, id, percent]);
   const evaluation = await evaluationOf(bookId, day);
   await isAt(40);
-  const file = await makeDocument(evaluation, of, format);
+  const file = await makeDocument(evaluation, asked);
   await isAt(95);
   await database.query(
     `UPDATE document_jobs SET state = 'ready', progress = 100, file = $3 WHERE book_id = $1 AND id = $2 AND state = 'under way'`,

@@ -18,7 +18,7 @@ describe('the table of screens', () => {
     expect(placePath('settings', 's', at('electricityPerKilowattHour'))).toBe(
       '/make/equipment?at=s.electricityPerKilowattHour',
     );
-    expect(placePath('settings', 's', at('openDaysPerWeek'))).toBe('/run?at=s.openDaysPerWeek');
+    expect(placePath('settings', 's', at('openDaysPerWeek'))).toBe('/run/year?at=s.openDaysPerWeek');
     expect(placePath('settings', 's', at('currency'))).toBe('/settings?at=s.currency');
     expect(placePath('supplier', 's', at('name'))).toBe('/buy?at=s.name');
     expect(placePath('candidateBatch', 'b', at('batchSize'))).toBe('/make/own?at=b.batchSize&side=batches');

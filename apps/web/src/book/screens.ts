@@ -1,4 +1,4 @@
-import type { Kind } from '@nuvar/book';
+import { WEEKDAYS, type Kind } from '@nuvar/book';
 
 /** A field of a row, with what the row belongs to: the row itself where it belongs to nothing, or is not there yet. */
 export interface PlaceOfRow {
@@ -32,6 +32,7 @@ export interface Screen {
 }
 
 const ABOUT = new Set([
+  'madePerMonth',
   'name',
   'kind',
   'outputUnit',
@@ -43,6 +44,7 @@ const ABOUT = new Set([
   'ruleSet',
   'note',
 ]);
+const OPEN_DAYS = new Set(['openDaysPerWeek', 'closedDaysPerYear', 'openDaysPerMonth', 'openDayRule', ...WEEKDAYS]);
 const ORDERING = new Set(['reorderLevel', 'yearlyNeed']);
 const ABOUT_SHIPMENT = new Set(['name', 'origin', 'destination', 'customsProfileId', 'customsRate', 'ruleSet', 'note']);
 const sideOf = ({ field }: PlaceOfRow, conversions: string) =>
@@ -138,15 +140,76 @@ export const SCREENS = {
     },
   },
   run: {
-    path: 'run',
+    path: 'run/:rowId?',
     name: 'Run: running costs',
     area: 'Run',
     letter: 'R',
     edits: {
       runningCost: {},
-      settings: { when: ({ field }) => field.startsWith('openDays') || field === 'normalLabourHoursPerMonth' },
+      costIncrease: {},
+      costStep: {},
+      settings: { when: ({ field }) => field === 'normalLabourHoursPerMonth' },
     },
     finds: [{ kind: 'runningCost', what: 'running cost', field: 'amount' }],
+  },
+  runYear: {
+    path: 'run/year',
+    name: 'Run: the year and open days',
+    edits: {
+      openSeason: {},
+      closedDay: {},
+      settings: { when: ({ field }) => OPEN_DAYS.has(field) },
+    },
+  },
+  volumes: {
+    path: 'run/volumes',
+    name: 'Run: planned volumes',
+    edits: { plannedVolume: {}, plannedMonth: {}, season: {} },
+  },
+  departments: {
+    path: 'run/departments',
+    name: 'Run: departments and cost pools',
+    edits: { department: {}, departmentMeasure: {}, serviceUse: {}, apportionmentBasis: {}, costPool: {} },
+    finds: [
+      { kind: 'department', what: 'department', field: 'name' },
+      { kind: 'costPool', what: 'cost pool', field: 'name' },
+    ],
+  },
+  activities: {
+    path: 'run/activities/:rowId?',
+    name: 'Run: activities',
+    edits: {
+      activity: {},
+      poolActivity: {},
+      activityUse: {},
+      timeTerm: {},
+      costPool: { when: ({ field }) => field === 'practicalMinutes' || field === 'activities' },
+    },
+    finds: [{ kind: 'activity', what: 'activity' }],
+  },
+  methods: {
+    path: 'run/methods',
+    name: 'Run: costing methods',
+    edits: { costingMethod: {} },
+    finds: [{ kind: 'costingMethod', what: 'costing method', field: 'name' }],
+  },
+  absorption: {
+    path: 'run/absorption/:rowId?',
+    name: 'Run: over- and under-absorbed overhead',
+    edits: { overheadActual: {} },
+  },
+  periodProfit: { path: 'run/profit', name: 'Run: marginal and absorption profit' },
+  jointBatches: {
+    path: 'run/joint/:rowId?',
+    name: 'Run: joint batches',
+    edits: { jointProcess: {}, jointOutput: {} },
+    finds: [{ kind: 'jointProcess', what: 'joint batch' }],
+  },
+  chargeOut: {
+    path: 'run/charge-out/:rowId?',
+    name: 'Run: charge-out rates',
+    edits: { chargeOutRate: {} },
+    finds: [{ kind: 'chargeOutRate', what: 'charge-out rate' }],
   },
   sell: {
     path: 'sell/:rowId?',

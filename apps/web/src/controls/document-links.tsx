@@ -9,19 +9,21 @@ import {
 import { noticed } from '../state/notices-slice.js';
 import { useAppDispatch, useAppSelector, useShownDay } from '../state/store.js';
 
+const FORMATS = ['pdf', 'xlsx'] as const;
+
 interface DocumentLinksProps {
   /** What is written, in a sentence: "landed cost sheet". */
   readonly label: string;
-  readonly document: 'landed cost';
+  readonly document: 'landed cost' | 'cost cards';
   /** The row that it is of. */
   readonly of: string;
+  readonly formats?: readonly (typeof FORMATS)[number][];
 }
 
-const FORMATS = ['pdf', 'xlsx'] as const;
 const ASKED_EVERY = 400;
 
 /** Asks the server for a document, says how far it is, and saves it when it is ready; until then it can be given up. */
-export function DocumentLinks({ label, document, of }: DocumentLinksProps) {
+export function DocumentLinks({ label, document, of, formats = FORMATS }: DocumentLinksProps) {
   const bookId = useAppSelector(({ book }) => book.id) ?? '';
   const isWaiting = useAppSelector(({ book }) => book.pending.length > 0);
   const asOf = useShownDay();
@@ -37,7 +39,7 @@ export function DocumentLinks({ label, document, of }: DocumentLinksProps) {
   return (
     <span className="flex flex-wrap items-center gap-3">
       <span className="text-soft">{label}</span>
-      {FORMATS.map((format) => (
+      {formats.map((format) => (
         <button
           key={format}
           type="button"

@@ -12,15 +12,21 @@ import { isRefusal, readAnyQuantity, readField } from './read-field.js';
 
 const names = Array.from({ length: 500 }, (_none, index) => ({ value: String(index), label: `Clay number ${index}` }));
 
+/** Of fields that read alike, one: those of a type, with the same bounds and choices. */
+const ONE_OF_EACH = [
+  ...new Map(
+    KIND_NAMES.flatMap(fieldsOf).map((spec) => [JSON.stringify({ ...spec, name: '', label: '', target: '' }), spec]),
+  ).values(),
+];
+
 // A pattern that takes more than linear time over a million letters does not come back: then these run into the time limit.
 describe.each(Object.entries(LONG_TEXTS))('a million letters: %s', (_kind, text) => {
   it('typed into a field are refused, or a text that the rules of the field refuse', () => {
-    for (const kind of KIND_NAMES)
-      for (const spec of fieldsOf(kind)) {
-        const reading = readField(spec, text, 'en-IE');
-        const isNumber = spec.type === 'decimal' || spec.type === 'integer';
-        if (isNumber && text.trim() !== '') expect(isRefusal(reading), `${kind}.${spec.name}`).toBe(true);
-      }
+    for (const spec of ONE_OF_EACH) {
+      const reading = readField(spec, text, 'en-IE');
+      const isNumber = spec.type === 'decimal' || spec.type === 'integer';
+      if (isNumber && text.trim() !== '') expect(isRefusal(reading), spec.label).toBe(true);
+    }
     expect(readAnyQuantity(text, 'en-IE')).toHaveProperty('refusal');
     readPriceText(text, 'en-IE', 'EUR');
     readUnit(text);

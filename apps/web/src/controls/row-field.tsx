@@ -24,10 +24,25 @@ interface RowFieldProps {
   /** Words for the choices of the field. */
   readonly words?: Readonly<Record<string, string>>;
   readonly placeholder?: string;
+  /** The control with its label close behind it, for a few ticks in one line. */
+  readonly isBare?: boolean;
+  /** True where the label stands elsewhere: it is only said to those who hear it. */
+  readonly isNameless?: boolean;
 }
 
 /** One field of a row with its label, edited where it stands. What control it gets follows from what the row class says. */
-export function RowField({ kind, id, field, label, suffix, unit, words, placeholder }: RowFieldProps) {
+export function RowField({
+  kind,
+  id,
+  field,
+  label,
+  suffix,
+  unit,
+  words,
+  placeholder,
+  isBare,
+  isNameless,
+}: RowFieldProps) {
   const spec = useMemo(() => fieldsOf(kind).find((each) => each.name === field), [kind, field]);
   const row = useRow(kind, id);
   const override = useAppSelector(({ book }) => book.trial.find((each) => each.id === id && each.field === field));
@@ -35,9 +50,19 @@ export function RowField({ kind, id, field, label, suffix, unit, words, placehol
   if (row === undefined || spec === undefined) return null;
   const name = label ?? spec.label;
   const baseline = fieldValue(row, field);
+  const control = (
+    <FieldControl kind={kind} row={row} spec={spec} name={name} unit={unit} words={words} placeholder={placeholder} />
+  );
+  if (isNameless) return control;
+  if (isBare)
+    return (
+      <label className="flex items-center gap-1">
+        {control} {name}
+      </label>
+    );
   return (
     <Field label={name}>
-      <FieldControl kind={kind} row={row} spec={spec} name={name} unit={unit} words={words} placeholder={placeholder} />
+      {control}
       {suffix !== undefined && <span className="text-soft whitespace-nowrap">{suffix}</span>}
       {override !== undefined && (
         <TrialMark>

@@ -39,8 +39,8 @@ export function MakeScreen() {
   );
   const moreColumns = useMemo(
     () =>
-      (['category', 'tags', 'code', 'batchSize', 'yieldPercent', 'plannedUnitsPerMonth', 'archived'] as const).map(
-        (field) => fieldColumn<Row>('product', field, locale),
+      (['category', 'tags', 'code', 'batchSize', 'yieldPercent', 'madePerMonth', 'archived'] as const).map((field) =>
+        fieldColumn<Row>('product', field, locale),
       ),
     [locale],
   );

@@ -7,6 +7,7 @@ import { GapList } from '../figures/gap-list.js';
 import { manyUnits, unitWords } from '../figures/format.js';
 import { ConversionsGrid } from '../purchasing/conversions-grid.js';
 import { AgainstProduct } from './against-product.js';
+import { CardByMethod } from './card-by-method.js';
 import { BatchSizes } from './batch-sizes.js';
 import { BillGrid } from '../production/bill-grid.js';
 import { CostCard } from './cost-card.js';
@@ -15,6 +16,7 @@ import { FrozenCards } from './saved-cards.js';
 import { LabourGrid } from '../production/labour-grid.js';
 import { OtherCostGrid } from '../production/other-cost-grid.js';
 import { ProductUses } from '../production/product-uses.js';
+import { PlannedUnits } from '../production/planned-units.js';
 import { PRODUCT_KIND_WORDS } from '../production/product-words.js';
 import { ScrapGrid } from '../production/scrap-grid.js';
 import { TypedCostGrid } from '../production/typed-cost-grid.js';
@@ -66,6 +68,7 @@ const SIDES = {
   about: 'Details',
   batches: 'Batch sizes',
   earlier: 'Saved cost cards',
+  methods: 'By method',
   against: 'Compare products',
   uses: 'Where used',
 } as const;
@@ -77,6 +80,8 @@ function ProductSide({ product }: { readonly product: StoredRow<'product'> }) {
       return <BatchSizes product={product} />;
     case 'earlier':
       return <FrozenCards product={product} />;
+    case 'methods':
+      return <CardByMethod product={product} />;
     case 'against':
       return <AgainstProduct product={product} />;
     case 'uses':
@@ -95,15 +100,7 @@ function Recipe({ product }: { readonly product: StoredRow<'product'> }) {
       <Fields inTwo>
         <RowField kind="product" id={id} field="batchSize" suffix={units} unit={outputUnit} />
         <RowField kind="product" id={id} field="yieldPercent" suffix="%" />
-        <RowField
-          kind="product"
-          id={id}
-          field="plannedUnitsPerMonth"
-          label="Planned sales"
-          suffix={`${units} a month`}
-          unit={outputUnit}
-          placeholder="not set"
-        />
+        <PlannedUnits product={product} />
         <RowField kind="product" id={id} field="costing" words={COSTING_WORDS} />
       </Fields>
       {product.costing === 'typed totals' ? (
@@ -133,6 +130,14 @@ function AboutProduct({ product }: { readonly product: StoredRow<'product'> }) {
         <RowField kind="product" id={id} field="code" />
         <RowField kind="product" id={id} field="gtin" />
         <RowField kind="product" id={id} field="tags" placeholder="between commas" />
+        <RowField
+          kind="product"
+          id={id}
+          field="madePerMonth"
+          suffix={manyUnits(product.outputUnit)}
+          unit={product.outputUnit}
+          placeholder="as sold"
+        />
         <RowField kind="product" id={id} field="archived" />
       </Fields>
       <ConversionsGrid of="product" id={id} baseUnit={product.outputUnit} />

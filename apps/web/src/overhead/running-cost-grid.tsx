@@ -1,21 +1,32 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
-import { useAll, useSettings } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
+import { useAll, useSettings, useVersion } from '../book/use-book.js';
 import { Grid } from '../controls/grid.js';
-import { runningCostColumns, runningCostWriter } from './running-cost-rows.js';
+import { useListFilter } from '../controls/use-filter.js';
+import { holdsAll, wordsOf } from '../controls/words.js';
+import { model } from '../book/model.js';
+import { moreRunningCostColumns, runningCostColumns, runningCostWriter } from './running-cost-rows.js';
 
 type Row = StoredRow<'runningCost'>;
 
-/** The costs that come whether or not anything is made, each in the rhythm in which it comes. */
-export function RunningCostGrid() {
+interface RunningCostGridProps {
+  readonly chosen?: string | undefined;
+  readonly onSelect?: (row: { readonly id: string }) => void;
+  readonly onCreate?: (id: string) => void;
+}
+
+const matches = ({ name, accountCode, poolId }: Row, words: string) =>
+  holdsAll(`${name} ${accountCode} ${model.rows.row('costPool', poolId ?? '')?.name ?? ''}`, wordsOf(words));
+
+/** The costs that no single product brings, each in the rhythm in which it comes. */
+export function RunningCostGrid({ chosen, onSelect, onCreate }: RunningCostGridProps) {
   const costs = useAll('runningCost');
+  const pools = useVersion('costPool');
   const { locale, currency } = useSettings();
-  const columns = useMemo(() => runningCostColumns(locale, currency), [locale, currency]);
-  const moreColumns = useMemo(
-    () => (['taxPercent', 'taxInside'] as const).map((field) => fieldColumn<Row>('runningCost', field, locale)),
-    [locale],
-  );
+  const filter = useListFilter('Filter running costs', matches);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the names of the pools are those of this version
+  const columns = useMemo(() => runningCostColumns(locale, currency), [locale, currency, pools]);
+  const moreColumns = useMemo(() => moreRunningCostColumns(locale), [locale]);
   return (
     <Grid
       title="Running costs"
@@ -24,6 +35,10 @@ export function RunningCostGrid() {
       moreColumns={moreColumns}
       writer={runningCostWriter}
       nameOf={({ name }) => name}
+      filter={filter}
+      {...(chosen === undefined ? {} : { selected: chosen })}
+      {...(onSelect === undefined ? {} : { onSelect })}
+      {...(onCreate === undefined ? {} : { onCreate })}
       empty="Rent, insurance, subscriptions, the accountant, the yearly bills: enter each in the rhythm in which it comes. A one-off is spread over its months from its start."
     />
   );

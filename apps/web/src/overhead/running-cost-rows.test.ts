@@ -20,6 +20,11 @@ const added = (texts: Record<string, string>) => {
   return id;
 };
 const monthly = (id: string) => Number(figuresNow().figure(`runningCost/${id}/perMonth`)?.amount);
+const rateOf = (lot: string) => {
+  const methodId = model.rows.all('costingMethod').find(({ role }) => role === 'book')?.id ?? 'standard';
+  const figure = (member: string) => Number(figuresNow().figure(`overheadLot/${methodId}@${lot}/${member}`)?.amount);
+  return { rate: figure('rate'), basis: figure('basis') };
+};
 const overheadNow = (member: string) => Number(figuresNow().figure(`overhead/book/${member}`)?.amount);
 
 describe('a running cost that is typed', () => {
@@ -65,12 +70,22 @@ describe('a running cost that is typed', () => {
   });
 
   it('falls on production or on the rest, and moves only that rate', () => {
-    const id = added({ name: 'Gas', amount: '480', rhythm: 'monthly', pool: 'production' });
-    const [making, rest] = [overheadNow('productionRate'), overheadNow('nonProductionRate')];
-    expect(typed(costs, { pool: 'other' }, id).refusal).toBeNull();
-    const moved = 480 / overheadNow('basis');
-    expect(overheadNow('productionRate')).toBeCloseTo(making - moved, 8);
-    expect(overheadNow('nonProductionRate')).toBeCloseTo(rest + moved, 8);
+    const id = added({ name: 'Gas', amount: '480', rhythm: 'monthly', pool: 'Premises' });
+    const [making, rest] = [rateOf('production'), rateOf('non-production')];
+    expect(typed(costs, { pool: 'selling and office' }, id).refusal).toBeNull();
+    expect(rateOf('production').rate).toBeCloseTo(making.rate - 480 / making.basis, 8);
+    expect(rateOf('non-production').rate).toBeCloseTo(rest.rate + 480 / rest.basis, 8);
+  });
+
+  it('makes the pool that is typed and not there yet, and goes into the one that is', () => {
+    const count = () => model.rows.count('costPool');
+    const before = count();
+    const id = added({ name: 'Gas', amount: '480', pool: 'Glass room' });
+    expect(count()).toBe(before + 1);
+    const pool = model.rows.row('costPool', costAt(id).poolId ?? '');
+    expect([pool?.name, pool?.use]).toEqual(['Glass room', 'production']);
+    expect(costAt(added({ name: 'Gloves', amount: '4', pool: 'glass ROOM' })).poolId).toBe(pool?.id);
+    expect(count()).toBe(before + 1);
   });
 
   it('needs a name, and an amount that is none is refused', () => {

@@ -7,6 +7,7 @@ import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { RowField } from '../controls/row-field.js';
+import { rowChoiceColumn } from '../controls/row-choice-column.js';
 import { rowNamed, rowsWriter } from '../controls/rows-writer.js';
 import { Fields } from '../controls/fields.js';
 
@@ -42,6 +43,7 @@ const runWriter: GridWriter<Run, RunPatch> = {
 export function EquipmentScreen() {
   const machines = useAll('equipment');
   const runs = useAll('equipmentRun');
+  const departments = useAll('department');
   const settings = useSettings();
   const { locale, currency } = settings;
   const machineColumns = useMemo((): Column<Machine, Partial<Machine>>[] => {
@@ -54,7 +56,12 @@ export function EquipmentScreen() {
       own('purchasePrice', `Price, ${currency}`),
       own('residualValue', `Resale value, ${currency}`),
       own('lifeHours', 'Life, hours'),
+      { ...own('lifeYears', 'or years'), applies: (row) => row?.lifeHours == null },
+      { ...own('hoursPerYear'), applies: (row) => row?.lifeYears != null },
       own('upkeepPerHour', `Upkeep an hour, ${currency}`),
+      ...(departments.length === 0
+        ? []
+        : [rowChoiceColumn<Machine>('departmentId', departments, { header: 'Department', none: 'none' })]),
       figureColumn({
         id: 'rate',
         header: `${currency} an hour`,
@@ -64,7 +71,7 @@ export function EquipmentScreen() {
         digits: 4,
       }),
     ];
-  }, [locale, currency]);
+  }, [locale, currency, departments]);
   const runColumns = useMemo(() => columnsOfRuns(machines, locale, currency), [machines, locale, currency]);
   return (
     <div className="max-w-page">

@@ -5,15 +5,20 @@ import { BackLink } from '../controls/back-link.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
+import { rowChoiceColumn } from '../controls/row-choice-column.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 
 type Row = StoredRow<'labourGrade'>;
+
+/** How pay goes with what is made. */
+const PAY_WORDS = { variable: 'changes with each unit', committed: 'committed', stepped: 'in steps' };
 
 const writer = rowsWriter<Row>('labourGrade', { needs: 'name' });
 
 /** What an hour of each kind of work costs, the owner's own among them. */
 export function GradesScreen() {
   const grades = useAll('labourGrade');
+  const departments = useAll('department');
   const { locale, currency } = useSettings();
   const columns = useMemo((): Column<Row, Partial<Row>>[] => {
     const own = (field: keyof Row & string, header?: string) =>
@@ -24,6 +29,11 @@ export function GradesScreen() {
       own('onCostPercent', 'On-costs, % of wage'),
       own('productivePercent', 'Productive time %'),
       own('ownersTime'),
+      fieldColumn<Row>('labourGrade', 'behaviour', locale, { words: PAY_WORDS }),
+      { ...own('paidHoursPerMonth'), applies: (row) => row !== null && row.behaviour !== 'variable' },
+      ...(departments.length === 0
+        ? []
+        : [rowChoiceColumn<Row>('departmentId', departments, { header: 'Department', none: 'none' })]),
       figureColumn({
         id: 'rate',
         header: 'Cost per productive hour',
@@ -33,9 +43,9 @@ export function GradesScreen() {
         digits: 2,
       }),
     ];
-  }, [locale, currency]);
+  }, [locale, currency, departments]);
   return (
-    <div className="max-w-page">
+    <div className="max-w-page overflow-auto">
       <BackLink to="make">Back to the products</BackLink>
       <Grid
         title="Labour grades"
@@ -47,7 +57,8 @@ export function GradesScreen() {
       />
       <p className="text-soft">
         On-costs are what an employer pays on top of the wage. Productive time is the part of paid time in which
-        something is made: breaks, cleaning and waiting are the rest.
+        something is made: breaks, cleaning and waiting are the rest. Pay that is committed comes whatever is made: cost
+        cards hold it, while break-even, contribution and the lower price floor count only what changes with each unit.
       </p>
     </div>
   );

@@ -9,6 +9,8 @@ import { costPerBatchColumn } from './cost-per-batch-column.js';
 
 type Row = StoredRow<'otherCost'>;
 
+const BEHAVIOUR_WORDS = { variable: 'variable', committed: 'committed', stepped: 'in steps' };
+
 interface OtherCostGridProps {
   readonly product: StoredRow<'product'>;
 }
@@ -22,6 +24,7 @@ export function OtherCostGrid({ product }: OtherCostGridProps) {
       fieldColumn<Row>('otherCost', 'name', locale, { placeholder: 'A firing, a licence, postage in' }),
       fieldColumn<Row>('otherCost', 'amount', locale, { header: `Amount, ${currency}` }),
       fieldColumn<Row>('otherCost', 'basis', locale, { words: { unit: 'good unit', batch: 'batch' } }),
+      fieldColumn<Row>('otherCost', 'behaviour', locale, { words: BEHAVIOUR_WORDS }),
       costPerBatchColumn(currency),
     ],
     [locale, currency],

@@ -1,10 +1,11 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { updateOf } from '../book/operations.js';
-import { useEdit, useMayEdit, useRowsOf, useSettings } from '../book/use-book.js';
+import { useAll, useEdit, useMayEdit, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import type { Column } from '../controls/grid-model.js';
+import { rowChoiceColumn } from '../controls/row-choice-column.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 
 type Row = StoredRow<'typedCost'>;
@@ -20,6 +21,7 @@ const ELEMENT_WORDS = {
 /** The costs of a quick product, typed as totals until somebody details it. */
 export function TypedCostGrid({ product }: { readonly product: StoredRow<'product'> }) {
   const rows = useRowsOf('typedCost', 'productId', product.id);
+  const departments = useAll('department');
   const edit = useEdit();
   const mayEdit = useMayEdit();
   const { locale, currency } = useSettings();
@@ -37,8 +39,16 @@ export function TypedCostGrid({ product }: { readonly product: StoredRow<'produc
         ...fieldColumn<Row>('typedCost', 'hours', locale, { header: 'Labour hours per unit' }),
         applies: (row) => row === null || row.element === 'labour',
       },
+      ...(departments.length === 0
+        ? []
+        : [
+            {
+              ...rowChoiceColumn<Row>('departmentId', departments, { header: 'Department', none: 'none' }),
+              applies: (row: Row | null) => row?.element === 'labour',
+            },
+          ]),
     ],
-    [locale, currency],
+    [locale, currency, departments],
   );
   const writer = useMemo(
     () => rowsWriter<Row>('typedCost', { needs: 'amount', fixed: () => ({ productId: product.id }) }),

@@ -84,7 +84,7 @@ export function PricedProducts(props: PricedProductsProps) {
  */
 function usePricedProducts(chosen: string | undefined) {
   const products = useUnarchived('product');
-  const version = useVersion('pricePoint', 'billLine');
+  const version = useVersion('pricePoint', 'billLine', 'plannedVolume');
   const [parameters, setParameters] = useSearchParams();
   const areShown = parameters.has('components');
   const { sold, components } = useMemo(() => {
@@ -92,7 +92,8 @@ function usePricedProducts(chosen: string | undefined) {
       const prices = model.rows.rowsWith('pricePoint', 'productId', product.id);
       const usedIn = model.rows.rowsWith('billLine', 'componentId', product.id);
       const row: PricedProduct = { id: product.id, product, pointId: prices[0]?.id ?? '' };
-      return { row, isComponent: isComponentOnly(product, prices, usedIn) };
+      const planned = model.rows.rowsWith('plannedVolume', 'productId', product.id);
+      return { row, isComponent: isComponentOnly(planned, prices, usedIn) };
     });
     const rowsOf = (isComponent: boolean) =>
       all.filter((each) => each.isComponent === isComponent).map(({ row }) => row);

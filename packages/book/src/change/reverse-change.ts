@@ -10,7 +10,7 @@ export function reverseOperations(writes: readonly Write[], book: BookReader): O
 function reverse({ kind, id, before, after }: Write, book: BookReader): Operation {
   if (before === null)
     return { action: 'remove', kind, id, version: book.row(kind, id)?.version ?? (after as StoredRow).version };
-  if (after === null) return { action: 'create', kind, row: withoutVersion(before) };
+  if (after === null) return { action: 'create', kind, row: knownFields(kind, before) };
   const changed = changedFields(kind, before, after);
   const pick = (row: StoredRow) => Object.fromEntries(changed.map((field) => [field, fieldValue(row, field)]));
   return { action: 'update', kind, id, before: pick(after), after: pick(before) };
@@ -21,6 +21,12 @@ export function changedFields(kind: Kind, before: object, after: object): string
   return fieldsOf(kind)
     .map((field) => field.name)
     .filter((field) => fieldValue(before, field) !== fieldValue(after, field));
+}
+
+/** The row as a create names it, without fields that an older version of Nuvar kept. */
+function knownFields(kind: Kind, row: StoredRow): Record<string, unknown> & { id: string } {
+  const known = fieldsOf(kind).filter(({ name }) => fieldValue(row, name) !== undefined);
+  return { id: row.id, ...Object.fromEntries(known.map(({ name }) => [name, fieldValue(row, name)])) };
 }
 
 /** The fields of a stored row, as a create names them. */

@@ -73,13 +73,14 @@ function addMaterial(book: BookBuilder, index: number, next: () => number): stri
 }
 
 function addProduct(book: BookBuilder, index: number, level: number, next: () => number): string {
-  const planned = level === 2 ? { plannedUnitsPerMonth: String(10 + (next() % 90)) } : {};
-  return book.add('product', {
+  const planned = level === 2 ? String(10 + (next() % 90)) : null;
+  const productId = book.add('product', {
     name: `Product ${index + 1}`,
     batchSize: '40',
     yieldPercent: String(85 + (next() % 15)),
-    ...planned,
   });
+  if (planned !== null) book.add('plannedVolume', { productId, unitsPerMonth: planned });
+  return productId;
 }
 
 function addLine(book: BookBuilder, fields: Record<string, unknown>, next: () => number): void {

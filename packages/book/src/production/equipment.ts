@@ -1,4 +1,4 @@
-import { DecimalText, Name, Row } from '../fields/index.js';
+import { DecimalText, Name, Reference, Row } from '../fields/index.js';
 
 /**
  * A machine that works on products: a kiln, an oven, a wheel. Its hour costs energy, wear and upkeep; each of the three
@@ -27,4 +27,16 @@ export class Equipment extends Row {
 
   @DecimalText({ label: 'Upkeep per hour', from: '0', to: '1000000', nullable: true })
   upkeepPerHour: string | null = null;
+
+  /** Where it stands. */
+  @Reference('department', { label: 'Department', goesWithTarget: false, nullable: true })
+  departmentId: string | null = null;
+
+  /** In place of a life in hours: then its wear is committed, and unused hours are idle. */
+  @DecimalText({ label: 'Life in years', above: '0', to: '200', nullable: true })
+  lifeYears: string | null = null;
+
+  /** The hours that it can run in a year, over which a life in years is spread. */
+  @DecimalText({ label: 'Hours a year', above: '0', to: '8784', nullable: true })
+  hoursPerYear: string | null = null;
 }

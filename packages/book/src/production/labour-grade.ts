@@ -1,4 +1,5 @@
-import { DecimalText, Flag, Name, Row } from '../fields/index.js';
+import { Choice, DecimalText, Flag, Name, Reference, Row } from '../fields/index.js';
+import { COST_BEHAVIOURS, type CostBehaviour } from './cost-behaviour.js';
 
 /** A kind of work with its pay. The owner's own time is a grade too. */
 export class LabourGrade extends Row {
@@ -18,4 +19,15 @@ export class LabourGrade extends Row {
 
   @Flag({ label: "Owner's own time" })
   ownersTime = false;
+
+  /** Where it works, unless a step says otherwise. */
+  @Reference('department', { label: 'Department', goesWithTarget: false, nullable: true })
+  departmentId: string | null = null;
+
+  @Choice(COST_BEHAVIOURS, { label: 'Behaviour' })
+  behaviour: CostBehaviour = 'variable';
+
+  /** For pay that is committed: the paid hours of a month. For pay in steps: the paid hours of each step. */
+  @DecimalText({ label: 'Paid hours a month', above: '0', to: '10000000', nullable: true })
+  paidHoursPerMonth: string | null = null;
 }

@@ -22,6 +22,10 @@ export class LabourStep extends Row {
   @Reference('labourGrade', { label: 'Labour grade', goesWithTarget: false, nullable: true })
   gradeId: string | null = null;
 
+  /** Where it is done; where empty, in the department of the grade. */
+  @Reference('department', { label: 'Department', goesWithTarget: false, nullable: true })
+  departmentId: string | null = null;
+
   @Choice(LABOUR_TIME_BASES, { label: 'Time basis' })
   timeBasis: LabourTimeBasis = 'minutes per unit';
 

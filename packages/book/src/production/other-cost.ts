@@ -1,4 +1,5 @@
 import { Choice, DecimalText, Name, Reference, Row, WholeNumber } from '../fields/index.js';
+import { COST_BEHAVIOURS, type CostBehaviour } from './cost-behaviour.js';
 
 export const OTHER_COST_BASES = ['unit', 'batch'] as const;
 export type OtherCostBasis = (typeof OTHER_COST_BASES)[number];
@@ -20,4 +21,7 @@ export class OtherCost extends Row {
   /** Per good unit, or per batch. */
   @Choice(OTHER_COST_BASES, { label: 'Per' })
   basis: OtherCostBasis = 'unit';
+
+  @Choice(COST_BEHAVIOURS, { label: 'Behaviour' })
+  behaviour: CostBehaviour = 'variable';
 }

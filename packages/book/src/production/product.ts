@@ -18,10 +18,6 @@ export class Product extends FindableRow {
   @UnitCode({ label: 'Output unit' })
   outputUnit = 'each';
 
-  /** Units that are planned to be sold in a month. What goes into other products is not counted here. */
-  @DecimalText({ label: 'Planned units per month', from: '0', to: '1000000000', nullable: true })
-  plannedUnitsPerMonth: string | null = null;
-
   /** Units started in one batch. */
   @DecimalText({ label: 'Batch size', above: '0', to: '1000000000' })
   batchSize = '1';
@@ -29,6 +25,10 @@ export class Product extends FindableRow {
   /** Good units as a percentage of the units started. */
   @DecimalText({ label: 'Yield', above: '0', to: '10000' })
   yieldPercent = '100';
+
+  /** Units that are made in a month; where empty, as many as are sold. */
+  @DecimalText({ label: 'Made a month', from: '0', to: '1000000000', nullable: true })
+  madePerMonth: string | null = null;
 
   /** Worked out from its bill and its steps, or typed as totals by element until somebody details it. */
   @Choice(COSTINGS, { label: 'Costing' })

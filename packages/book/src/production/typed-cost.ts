@@ -17,4 +17,8 @@ export class TypedCost extends Row {
   /** For labour: the productive hours in one unit, by which the running costs are shared out. */
   @DecimalText({ label: 'Labour hours per unit', from: '0', to: '100000', nullable: true })
   hours: string | null = null;
+
+  /** For labour: where these hours are worked. */
+  @Reference('department', { label: 'Department', goesWithTarget: false, nullable: true })
+  departmentId: string | null = null;
 }

@@ -1,8 +1,8 @@
-import { difference, type Figure, ofMissingRow, percentOf, quotient, sum } from '../figure/index.js';
-import { overhead, shareOfRunningCosts } from '../overhead/index.js';
-import { batch, costItems, itemTotal, labourHours, productCost } from '../production/index.js';
+import { difference, type Figure, multiplied, ofMissingRow, percentOf, quotient, sum } from '../figure/index.js';
+import { type CostDriver, driverUses, isCostDriver, productOverhead } from '../overhead/index.js';
+import { batch, costItems, type Element, itemTotal, labourHours, productCost } from '../production/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { BATCH, type Calculation, HOUR, money, WHOLE_BOOK } from '../sheet/index.js';
+import { BATCH, type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
 import { costingGap } from './gaps.js';
 
 /** What one unit would cost in batches of another size. */
@@ -55,8 +55,8 @@ export const batchParts: Calculation<BatchParts> = {
 };
 
 /**
- * Unit cost in batches of another size N: cost of any unit + cost of any batch / (N x yield %); the hours likewise, and
- * with them the share of the running costs at today's rate. Gap: no size typed yet.
+ * Unit cost in batches of another size N: cost of any unit + cost of any batch / (N x yield %); the drivers of
+ * the overhead likewise, at today's rates. Gap: no size typed yet.
  */
 export const candidateBatch: Calculation<CandidateBatch> = {
   name: 'candidateBatch',
@@ -84,11 +84,50 @@ export const candidateBatch: Calculation<CandidateBatch> = {
     const parts = sheet.read(batchParts, product.id);
     const setUpPerUnit = quotient(named('Batch cost per unit'), parts.costPerBatch, good);
     const variableCost = sum(named('Variable cost'), parts.costPerUnit.unit, [parts.costPerUnit, setUpPerUnit]);
-    const hours = sum(named('Labour hours per unit'), parts.hoursPerUnit.unit, [
-      parts.hoursPerUnit,
-      quotient(named('Batch hours per unit'), parts.hoursPerBatch, good),
+    const overhead = sheet.read(overheadParts, product.id);
+    const share = sum(named('Overhead'), overhead.perUnit.unit, [
+      overhead.perUnit,
+      quotient(named('Overhead of the batch, per unit'), overhead.perBatch, good),
     ]);
-    const share = shareOfRunningCosts(sheet, named('Overhead'), sheet.read(overhead, WHOLE_BOOK).rate, hours);
     return { size, variableCost, fullCost: sum(named('Full cost'), share.unit, [variableCost, share]), setUpPerUnit };
   },
+};
+
+/** What of the overhead of a product each batch brings whatever its size, and what each good unit does. */
+export const overheadParts: Calculation<{ perBatch: Figure; perUnit: Figure }> = {
+  name: 'overheadParts',
+  meanings: {
+    perBatch: 'The overhead that each batch is charged with whatever its size.',
+    perUnit: 'The overhead that each good unit is charged with whatever the size of its batch.',
+  },
+  work(sheet, productId) {
+    const { good, productName: subject } = sheet.read(batch, productId);
+    const { items, total } = sheet.read(productOverhead, productId);
+    const ofBatches = items.flatMap(({ bearing, rate }) => {
+      const taken = takenByAnyBatch(sheet, productId, bearing.driver);
+      return taken === null ? [] : [multiplied({ name: 'Of any batch', subject: bearing.label }, rate, taken)];
+    });
+    const perBatch = sum({ name: 'Overhead of any batch', subject }, money(sheet).per(BATCH), ofBatches);
+    const spread = quotient({ name: 'Of the batch, per unit', subject }, perBatch, good);
+    return { perBatch, perUnit: difference({ name: 'Overhead of any unit', subject }, total, spread) };
+  },
+};
+
+/** What a batch of any size takes of a driver whatever is in it; null where it takes nothing. */
+function takenByAnyBatch(sheet: Sheet, productId: string, driver: string): Figure | null {
+  if (driver === 'units') return null;
+  if (driver === 'labour hours') return sheet.read(batchParts, productId).hoursPerBatch;
+  if (!isCostDriver(driver)) return sheet.read(driverUses, productId).ofAnyBatch[driver] ?? null;
+  const elements = ELEMENTS_OF[driver];
+  const costs = sheet
+    .read(costItems, productId)
+    .filter(({ taking }) => taking.basis === 'batch')
+    .flatMap((item) => elements.flatMap((element) => item[element] ?? []));
+  return sum('Cost of any batch', money(sheet).per(BATCH), costs);
+}
+
+const ELEMENTS_OF: Readonly<Record<CostDriver, readonly Element[]>> = {
+  'labour cost': ['labour'],
+  'material cost': ['materials', 'landed', 'packaging'],
+  'prime cost': ['materials', 'landed', 'packaging', 'labour', 'other'],
 };

@@ -1,7 +1,7 @@
 import { type Figure, multiplied, sum } from '../figure/index.js';
-import { overhead, shareOfRunningCosts } from '../overhead/index.js';
-import { labourHours, plannedUnits, productCost } from '../production/index.js';
-import { type Calculation, WHOLE_BOOK } from '../sheet/index.js';
+import { productOverhead, productOverheadBy } from '../overhead/index.js';
+import { plannedUnits, productCost } from '../production/index.js';
+import type { Calculation } from '../sheet/index.js';
 
 /** A product with its share of the running costs. */
 export interface FullCost {
@@ -9,7 +9,7 @@ export interface FullCost {
   readonly fullCost: Figure;
 }
 
-/** Full cost of a good unit = variable cost + overhead rate x labour hours in it. */
+/** Full cost of a good unit = cost before overhead + its overhead by the method of the book. */
 export const fullCost: Calculation<FullCost> = {
   name: 'fullCost',
   meanings: {
@@ -18,13 +18,29 @@ export const fullCost: Calculation<FullCost> = {
   },
   work(sheet, productId) {
     const { variableCost } = sheet.read(productCost, productId);
+    const { total } = sheet.read(productOverhead, productId);
     const { subject } = variableCost;
-    const called = { name: 'Overhead', subject };
-    const { rate } = sheet.read(overhead, WHOLE_BOOK);
-    const share = shareOfRunningCosts(sheet, called, rate, sheet.read(labourHours, productId).perUnit);
     return {
-      overhead: share,
-      fullCost: sum({ name: 'Full cost', subject }, variableCost.unit, [variableCost, share]),
+      overhead: total,
+      fullCost: sum({ name: 'Full cost', subject }, variableCost.unit, [variableCost, total]),
+    };
+  },
+};
+
+/** The same by any method; the id is "product@method". */
+export const fullCostBy: Calculation<FullCost> = {
+  name: 'fullCostBy',
+  meanings: {
+    overhead: 'The share of the running costs in one unit under this method.',
+    fullCost: 'What one good unit costs under this method.',
+  },
+  work(sheet, id) {
+    const { variableCost } = sheet.read(productCost, id.split('@')[0] ?? '');
+    const { total } = sheet.read(productOverheadBy, id);
+    const { subject } = variableCost;
+    return {
+      overhead: total,
+      fullCost: sum({ name: 'Full cost', subject }, variableCost.unit, [variableCost, total]),
     };
   },
 };

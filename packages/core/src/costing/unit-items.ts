@@ -1,17 +1,9 @@
 import type { Kind } from '@nuvar/book';
 import { constant, type Figure, quotient, sum } from '../figure/index.js';
-import { overhead } from '../overhead/index.js';
-import {
-  batch,
-  type CostItem,
-  costItems,
-  ELEMENT_LABELS,
-  ELEMENTS,
-  itemTotal,
-  labourHours,
-} from '../production/index.js';
+import { productOverhead } from '../overhead/index.js';
+import { batch, type CostItem, costItems, ELEMENT_LABELS, ELEMENTS, itemTotal } from '../production/index.js';
 import { NUMBER } from '../quantity/index.js';
-import { type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import type { Sheet } from '../sheet/index.js';
 
 /** So much of one thing in a good unit of a product, at a price. All items of a unit together are its full cost. */
 export interface UnitItem {
@@ -37,7 +29,7 @@ export function unitItems(sheet: Sheet, productId: string): UnitItem[] {
     else known.push(item);
   }
   const items = [...groups].map(([source, group]) => unitItem(sheet, source, group, good, productName));
-  return [...counted(items), ...overheadItems(sheet, productId)];
+  return [...counted(items), ...overheadOfUnit(sheet, productId)];
 }
 
 /** What one good unit of a component is made of, at its variable cost: what another product pays for it. */
@@ -100,6 +92,7 @@ function labelOf(sheet: Sheet, { taking }: CostItem): string {
 /** How an item is called that is of nothing else in the book: by the row that it is of. */
 const NAME_OF_ROW: Readonly<Partial<Record<Kind, (sheet: Sheet, id: string) => string | undefined>>> = {
   billLine: (sheet, id) => sheet.row('billLine', id)?.text,
+  jointOutput: (sheet, id) => sheet.row('jointOutput', id)?.name,
   labourStep: (sheet, id) => sheet.row('labourStep', id)?.name,
   equipmentUse: () => 'Equipment',
   otherCost: (sheet, id) => sheet.row('otherCost', id)?.name,
@@ -108,16 +101,12 @@ const NAME_OF_ROW: Readonly<Partial<Record<Kind, (sheet: Sheet, id: string) => s
   product: (sheet, id) => sheet.row('product', id)?.name,
 };
 
-/** The shares of the running costs by labour hours; none where there is nothing to share out. */
-function overheadItems(sheet: Sheet, productId: string): UnitItem[] {
-  const hours = sheet.read(labourHours, productId).perUnit;
-  const { productionRate, nonProductionRate } = sheet.read(overhead, WHOLE_BOOK);
-  const share = (source: string, label: string, price: Figure): UnitItem[] =>
-    price.gaps.length === 0 && price.amount?.isZero()
-      ? []
-      : [{ source: `overhead.${source}`, element: 'overhead', label, quantity: hours, price }];
-  return [
-    ...share('production', 'Production overhead', productionRate),
-    ...share('non-production', 'Non-production overhead', nonProductionRate),
-  ];
-}
+/** The shares of the running costs by the method of the book; none where there is nothing to share out. */
+const overheadOfUnit = (sheet: Sheet, productId: string): UnitItem[] =>
+  sheet.read(productOverhead, productId).items.map(({ bearing, quantity, rate }) => ({
+    source: `overhead.${bearing.id}`,
+    element: 'overhead',
+    label: bearing.label,
+    quantity,
+    price: rate,
+  }));

@@ -26,12 +26,16 @@ const MENDED: Readonly<Record<string, Told>> = {
   [`batchParts/${CAKE}/costPerUnit`]: '7.3361199437799',
   [`candidateBatch/${SIZE_OF_CAKE}/setUpPerUnit`]: '0.057894736842105',
   [`candidateBatch/${SIZE_OF_CAKE}/variableCost`]: '7.3940146806220',
-  [`candidateBatch/${SIZE_OF_CAKE}/fullCost`]: '8.0722296324827',
+  [`candidateBatch/${SIZE_OF_CAKE}/fullCost`]: '8.4086695242557',
 };
 
 /** Typed totals have no keys of their own any more: they are told by the product and its labour hours. */
 const GONE = /^typedCosts\//;
 
+/**
+ * Since overhead that is not for production goes over the planned hours (185 a month over 92.295 h, and not over the 400 h of
+ * normal capacity), the figures that hold it were written down anew; the rate itself stands with its method.
+ */
 describe('a book file of format 1', () => {
   const read = readBookFile(fixture('book-of-format-1'));
   const figures = Object.fromEntries(

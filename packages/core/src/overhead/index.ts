@@ -1,12 +1,58 @@
 import type { Calculation } from '../sheet/index.js';
-import { openDays } from './open-days.js';
+import { absorbedMonth } from './absorbed-month.js';
+import { chargeOut } from './charge-out-rate.js';
+import { committedPay, committedWear, fixedCosts } from './committed-period.js';
+import { costMonth } from './cost-month.js';
+import { departmentCost } from './department-cost.js';
+import { productDriverUse } from './driver-uses.js';
+import { driverVolume } from './driver-volume.js';
+import { calendarMonth, openDays } from './open-days.js';
 import { overhead } from './overhead.js';
+import { poolCost } from './pool-cost.js';
+import { productOverhead, productOverheadBy } from './product-overhead.js';
 import { runningCost } from './running-cost.js';
+import { lotUse, overheadLot, overheadTotals, unassignedCost } from './shared-out.js';
 
+export { absorbedMonth } from './absorbed-month.js';
+export { chargeOut } from './charge-out-rate.js';
+export { committedGrades, committedMachines, committedPay, committedWear, fixedCosts } from './committed-period.js';
+export { costMonth } from './cost-month.js';
+export { departmentCost, departmentCosts } from './department-cost.js';
+export { activityDriver, type CostDriver, type Driver, isCostDriver, minutesOf } from './driver.js';
+export { driverUses, productDriverUse } from './driver-uses.js';
+export { driverVolume } from './driver-volume.js';
 export { OVERHEAD_GAPS } from './gaps.js';
-export { MONTHS_A_YEAR, openDays } from './open-days.js';
-export { overhead, type Overhead, shareOfRunningCosts } from './overhead.js';
+export type { Bearing, Lot, SharedOut, Unassigned } from './lot.js';
+export { methodOf, methodOfTheBook, type MethodRow, STANDARD_METHOD } from './methods/index.js';
+export { driverOfActivity } from './methods/activities.js';
+export { calendarMonth, MONTHS_A_YEAR, openDays } from './open-days.js';
+export { overhead, type Overhead } from './overhead.js';
+export { planningMonths } from './planning-year.js';
+export { poolCost, poolsOf } from './pool-cost.js';
+export { type OverheadItem, productOverhead, type ProductOverhead, productOverheadBy } from './product-overhead.js';
 export { runningCost } from './running-cost.js';
+export { lotUse, overheadLot, overheadTotals, sharedOut, unassignedCost } from './shared-out.js';
 
 /** The calculations of this room whose figures can be asked for by key. */
-export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [openDays, runningCost, overhead];
+export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [
+  openDays,
+  calendarMonth,
+  runningCost,
+  costMonth,
+  poolCost,
+  driverVolume,
+  productDriverUse,
+  departmentCost,
+  overheadLot,
+  lotUse,
+  overheadTotals,
+  unassignedCost,
+  productOverhead,
+  productOverheadBy,
+  overhead,
+  committedPay,
+  committedWear,
+  fixedCosts,
+  chargeOut,
+  absorbedMonth,
+];

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { amount, evaluated, rowsOf, workshop } from '../testing/evaluated.js';
 
+/** All production overhead of a book that has no method of its own. */
+const PRODUCTION = 'overheadLot/standard@production';
+
 describe('running costs', () => {
   // Common practice: a yearly bill counts one twelfth a month, a week 52 / 12.
   it.each([
@@ -32,20 +35,21 @@ describe('sharing out by labour hours', () => {
     const { rows, product } = workshop();
     const evaluation = evaluated(rows);
     expect(
-      ['plannedHours', 'rate', 'sharedOut', 'notSharedOut'].map((name) => amount(evaluation, `overhead/book/${name}`)),
-    ).toEqual(['25', '20', '500', '0']);
+      ['plannedHours', 'sharedOut', 'notSharedOut'].map((name) => amount(evaluation, `overhead/book/${name}`)),
+    ).toEqual(['25', '500', '0']);
+    expect(amount(evaluation, `${PRODUCTION}/rate`)).toBe('20');
     expect(amount(evaluation, `fullCost/${product}/fullCost`)).toBe('12');
-    expect(evaluation.figure('overhead/book/basis')?.note).toBe('the hours that the planned units need');
+    expect(evaluation.figure(`${PRODUCTION}/basis`)?.note).toBe('what the planned units need');
   });
 
   it('takes normal capacity where it is typed, and shows what is not shared out (IAS 2, paragraph 13)', () => {
     const { rows, product } = workshop({ settings: { normalLabourHoursPerMonth: '40' } });
     const evaluation = evaluated(rows);
-    expect(['rate', 'sharedOut', 'notSharedOut'].map((name) => amount(evaluation, `overhead/book/${name}`))).toEqual([
-      '12.5',
+    expect(['sharedOut', 'notSharedOut'].map((name) => amount(evaluation, `overhead/book/${name}`))).toEqual([
       '312.5',
       '187.5',
     ]);
+    expect(amount(evaluation, `${PRODUCTION}/rate`)).toBe('12.5');
     expect(amount(evaluation, `fullCost/${product}/overhead`)).toBe('3.125');
   });
 
@@ -56,7 +60,8 @@ describe('sharing out by labour hours', () => {
       const gradeId = book.add('labourGrade', { name: 'Maker', wagePerHour: '10' });
       const cup = book.add('product', { name: 'Cup' });
       book.add('labourStep', { productId: cup, name: 'Throw', gradeId, timeBasis: 'units per hour', time: '4' });
-      set = book.add('product', { name: 'Set', kind: 'bundle', plannedUnitsPerMonth: '10' });
+      set = book.add('product', { name: 'Set', kind: 'bundle' });
+      book.add('plannedVolume', { productId: set, unitsPerMonth: '10' });
       book.add('billLine', { productId: set, componentId: cup, quantity: '6', unit: 'each' });
       book.add('runningCost', { name: 'Rent', amount: '1000' });
     });
@@ -68,7 +73,7 @@ describe('sharing out by labour hours', () => {
   it('without any hours there is a gap, and contribution still stands', () => {
     const { rows, product, point } = workshop({ labourStep: { time: '0' } });
     const evaluation = evaluated(rows);
-    expect(amount(evaluation, 'overhead/book/rate')).toBe('no-labour-hours');
+    expect(amount(evaluation, `${PRODUCTION}/rate`)).toBe('no-labour-hours');
     expect(evaluation.figure(`fullCost/${product}/fullCost`)?.gaps.map((each) => each.code)).toEqual([
       'no-labour-hours',
     ]);
@@ -93,10 +98,10 @@ describe('sharing out by labour hours', () => {
         settings: { normalLabourHoursPerMonth: '1000' },
         runningCost: { amount: '12000' },
         labourStep: { time: '30' },
-        product: { plannedUnitsPerMonth: String(Number(hours) * 2) },
+        plannedVolume: { unitsPerMonth: String(Number(hours) * 2) },
       });
       const evaluation = evaluated(rows);
-      expect(amount(evaluation, 'overhead/book/rate')).toBe(rate);
+      expect(amount(evaluation, `${PRODUCTION}/rate`)).toBe(rate);
       expect(amount(evaluation, 'overhead/book/notSharedOut')).toBe(idle);
       expect(amount(evaluation, `fullCost/${product}/overhead`)).toBe(perVase);
     },
@@ -107,7 +112,8 @@ describe('sharing out by labour hours', () => {
     let card = '';
     const rows = rowsOf((book) => {
       book.add('settings', { name: 'Quick', pricesIncludeTax: false });
-      const productId = book.add('product', { name: 'Tin', costing: 'typed totals', plannedUnitsPerMonth: '10' });
+      const productId = book.add('product', { name: 'Tin', costing: 'typed totals' });
+      book.add('plannedVolume', { productId, unitsPerMonth: '10' });
       book.add('typedCost', { productId, element: 'labour', amount: '4' });
       const channelId = book.add('channel', { name: 'Shop' });
       point = book.add('pricePoint', { productId, channelId, price: '10' });

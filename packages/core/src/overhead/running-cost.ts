@@ -1,18 +1,19 @@
 import type { RowOf } from '@nuvar/book';
-import { addMonths } from '../calendar/index.js';
+import { addMonths, dayAfter } from '../calendar/index.js';
 import {
+  type CalledOf,
   choice,
   constant,
   type Figure,
-  type Gap,
   missing,
   multiplied,
   ofMissingRow,
   quotient,
 } from '../figure/index.js';
-import { costWithTax } from '../purchasing/index.js';
 import { unit } from '../quantity/index.js';
-import { type Calculation, DAY, money, MONTH, type Sheet, WEEK, WHOLE_BOOK, YEAR } from '../sheet/index.js';
+import { type Calculation, DAY, dayIn, money, MONTH, type Sheet, WEEK, WHOLE_BOOK, YEAR } from '../sheet/index.js';
+import { amountPaid } from './amount-paid.js';
+import { driverVolume } from './driver-volume.js';
 import { overheadGap } from './gaps.js';
 import { MONTHS_A_YEAR, openDays, WEEKS_A_YEAR } from './open-days.js';
 
@@ -21,7 +22,8 @@ const MONTHS_A_QUARTER = constant('Months in a quarter', '3', MONTH.per(QUARTER)
 
 /**
  * A running cost brought to a month and to an open day: day x open days, week x 52 / 12, quarter / 3, year / 12, one-off
- * / its months from its start on (and nothing before and after). Per open day = per month / open days per month.
+ * / its months from its start on; a variable cost x what the plan needs of its driver. Nothing before it begins and after
+ * it ends. Per open day = per month / open days per month.
  */
 export const runningCost: Calculation<{ perMonth: Figure; perOpenDay: Figure }> = {
   name: 'runningCost',
@@ -32,22 +34,47 @@ export const runningCost: Calculation<{ perMonth: Figure; perOpenDay: Figure }> 
   work(sheet, id) {
     const row = sheet.row('runningCost', id);
     const subject = row?.name ?? '';
+    const called = { name: 'Per month', subject };
     const perMonth =
       row === undefined
-        ? ofMissingRow({ name: 'Per month', unit: money(sheet).per(MONTH) }, 'a running cost')
-        : monthly(sheet, row);
-    return {
-      perMonth,
-      perOpenDay: quotient({ name: 'Per open day', subject }, perMonth, sheet.read(openDays, WHOLE_BOOK).perMonth),
-    };
+        ? ofMissingRow({ ...called, unit: money(sheet).per(MONTH) }, 'a running cost')
+        : counted(sheet, row, called);
+    const { perMonth: days } = sheet.read(openDays, WHOLE_BOOK);
+    return { perMonth, perOpenDay: quotient({ name: 'Per open day', subject }, perMonth, days) };
   },
 };
 
-function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
-  const called = { name: 'Per month', subject: row.name };
-  const whenEmpty = () =>
-    overheadGap('no-running-amount', { kind: 'runningCost', id: row.id, field: 'amount' }, { subject: row.name });
-  const every = (period: typeof MONTH) => paid(sheet, row, money(sheet).per(period), whenEmpty);
+/** The first day and the day after the last on which a cost counts; null where it has none. */
+export function spanOf({ startsOn, endsOn, rhythm, months }: RowOf<'runningCost'>): {
+  readonly from: string | null;
+  readonly until: string | null;
+} {
+  const spread = rhythm === 'one-off' && startsOn !== null && months !== null ? addMonths(startsOn, months) : null;
+  const until = endsOn === null ? null : dayAfter(endsOn);
+  return { from: startsOn, until: spread !== null && (until === null || spread < until) ? spread : until };
+}
+
+function counted(sheet: Sheet, row: RowOf<'runningCost'>, called: CalledOf): Figure {
+  const { from, until } = spanOf(row);
+  const isOutside = (from !== null && sheet.asOf < from) || (until !== null && sheet.asOf >= until);
+  if (!isOutside || lacksItsSpread(row)) return monthly(sheet, row, sheet.asOf, called);
+  const nothing = constant('Not counted', '0', money(sheet).per(MONTH), 'outside its time');
+  const begins = from === null ? '' : ` from ${dayIn(sheet, from)}`;
+  const ends = until === null ? ' on' : ` to before ${dayIn(sheet, until)}`;
+  return choice(called, nothing, `it counts${begins}${ends}`);
+}
+
+/** A one-off that does not say over which months it is spread counts nowhere, and asks for them. */
+const lacksItsSpread = ({ rhythm, months, startsOn }: RowOf<'runningCost'>) =>
+  rhythm === 'one-off' && (months === null || startsOn === null);
+
+/** What a running cost is a month, with the amount that is in force on a day. */
+export function monthly(sheet: Sheet, row: RowOf<'runningCost'>, day: string, called: CalledOf): Figure {
+  if (row.behaviour === 'variable') {
+    const { planned, perUnit } = sheet.read(driverVolume, row.driver);
+    return multiplied(called, amountPaid(sheet, row, day, money(sheet).per(perUnit)), planned);
+  }
+  const every = (period: typeof MONTH) => amountPaid(sheet, row, day, money(sheet).per(period));
   switch (row.rhythm) {
     case 'day':
       return multiplied(called, every(DAY), sheet.read(openDays, WHOLE_BOOK).perMonth);
@@ -60,32 +87,16 @@ function monthly(sheet: Sheet, row: RowOf<'runningCost'>): Figure {
     case 'year':
       return quotient(called, every(YEAR), MONTHS_A_YEAR);
     case 'one-off':
-      return spread(sheet, row, whenEmpty);
+      return spread(sheet, row, day, called);
   }
 }
 
-/** The amount of a running cost, with the tax on it that is not recovered. */
-function paid(sheet: Sheet, row: RowOf<'runningCost'>, of: Figure['unit'], whenEmpty: () => Gap): Figure {
-  const amount = sheet.input('runningCost', row, 'amount', { name: 'Amount', subject: row.name, unit: of, whenEmpty });
-  return costWithTax(sheet, 'runningCost', row, amount);
-}
-
-function spread(sheet: Sheet, row: RowOf<'runningCost'>, whenEmpty: () => Gap): Figure {
-  const called = { name: 'Per month', subject: row.name };
+function spread(sheet: Sheet, row: RowOf<'runningCost'>, day: string, called: CalledOf): Figure {
   const leaf = { ...called, unit: money(sheet).per(MONTH) };
   const place = { kind: 'runningCost', id: row.id, field: 'months' } as const;
   if (row.months === null) return missing(leaf, overheadGap('no-months', place, { subject: row.name }));
   if (row.startsOn === null)
     return missing(leaf, overheadGap('no-start', { ...place, field: 'startsOn' }, { subject: row.name }));
-  const end = addMonths(row.startsOn, row.months);
-  if (sheet.asOf < row.startsOn || sheet.asOf >= end) {
-    return choice(
-      called,
-      constant('Not counted', '0', leaf.unit, 'outside its months'),
-      `it counts from ${row.startsOn} to before ${end}`,
-    );
-  }
-  const amount = paid(sheet, row, money(sheet), whenEmpty);
   const months = sheet.input('runningCost', row, 'months', { name: 'Months', subject: row.name, unit: MONTH });
-  return quotient(called, amount, months);
+  return quotient(called, amountPaid(sheet, row, day, money(sheet)), months);
 }

@@ -1,4 +1,3 @@
-import { overheadPerMonth } from '../costing/index.js';
 import {
   choice,
   type Figure,
@@ -11,9 +10,18 @@ import {
 } from '../figure/index.js';
 import { minorDigits, minorUnit } from '../money/index.js';
 import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/index.js';
-import { openDays, overhead } from '../overhead/index.js';
+import { fixedCosts, openDays } from '../overhead/index.js';
+import { plannedUnits } from '../production/index.js';
 import { unit } from '../quantity/index.js';
-import { contributionOf, netProceedsAt, pricePoint, saleTerms, setPrice, unitCostOf } from '../selling/index.js';
+import {
+  contributionOf,
+  netProceedsAt,
+  pricePoint,
+  saleTerms,
+  setPrice,
+  unitBehaviour,
+  unitCostOf,
+} from '../selling/index.js';
 import { bookCurrency, type Calculation, money, numberIn, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 import { planningGap } from './gaps.js';
 
@@ -90,7 +98,7 @@ export const breakEvenOfBook: Calculation<BreakEven> = {
     breakEven(
       sheet,
       candidateId,
-      choice('Fixed cost per month', sheet.read(overhead, WHOLE_BOOK).total, 'all running costs of the book'),
+      choice('Fixed cost per month', sheet.read(fixedCosts, WHOLE_BOOK).total, 'all fixed costs of the book'),
     ),
 };
 
@@ -101,11 +109,13 @@ export const breakEvenOfShare: Calculation<BreakEven> = {
   work(sheet, candidateId) {
     const row = sheet.row('candidatePrice', candidateId) ?? sheet.row('pricePoint', candidateId);
     const productId = row?.productId ?? '';
-    const share = sheet.read(overheadPerMonth, productId).carried;
+    const { fixedInUnit } = sheet.read(unitBehaviour, productId);
+    const called = { name: 'Fixed cost of the product', subject: fixedInUnit.subject };
+    const share = multiplied(called, fixedInUnit, plannedUnits(sheet, productId));
     return breakEven(
       sheet,
       candidateId,
-      choice('Fixed cost per month', share, 'the share of the running costs that this product carries'),
+      choice('Fixed cost per month', share, 'the share of the fixed costs that this product carries'),
     );
   },
 };

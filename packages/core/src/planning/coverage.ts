@@ -1,10 +1,10 @@
 import { difference, type Figure, missing, quotient, shareOf, sum } from '../figure/index.js';
-import { openDays, overhead } from '../overhead/index.js';
-import { plannedSales } from '../production/index.js';
+import { fixedCosts, openDays } from '../overhead/index.js';
+import { isPlannedAt } from '../production/index.js';
 import { salesPerMonth, sellingGap } from '../selling/index.js';
 import { type Calculation, money, MONTH, WHOLE_BOOK } from '../sheet/index.js';
 
-/** How much of the running costs the planned sales cover at today's prices. */
+/** How much of the fixed costs the planned sales cover at today's prices. */
 export interface Coverage {
   readonly contributionPerMonth: Figure;
   readonly contributionPerOpenDay: Figure;
@@ -21,14 +21,12 @@ export const coverage: Calculation<Coverage> = {
   meanings: {
     contributionPerMonth: "What the planned units of all products leave in a month at today's prices (contribution).",
     contributionPerOpenDay: "What the planned units leave on each open day at today's prices.",
-    resultPerMonth: 'What a month leaves after the running costs (profit, or loss below zero).',
-    covered: 'The share of the running costs that the planned sales cover, in percent.',
+    resultPerMonth: 'What a month leaves after the fixed costs (profit, or loss below zero).',
+    covered: 'The share of the fixed costs that the planned sales cover, in percent.',
   },
   work(sheet) {
-    const points = sheet
-      .all('pricePoint')
-      .filter(({ id, productId, price }) => price !== null && plannedSales(sheet, productId).pricePointId === id);
-    const { total } = sheet.read(overhead, WHOLE_BOOK);
+    const points = sheet.all('pricePoint').filter((point) => point.price !== null && isPlannedAt(sheet, point));
+    const { total } = sheet.read(fixedCosts, WHOLE_BOOK);
     const perMonth = money(sheet).per(MONTH);
     const none = sellingGap('no-selling-price', null, { subject: 'any product' });
     const contributionPerMonth =
@@ -47,7 +45,7 @@ export const coverage: Calculation<Coverage> = {
         sheet.read(openDays, WHOLE_BOOK).perMonth,
       ),
       resultPerMonth: difference('Result per month', contributionPerMonth, total),
-      covered: shareOf('Share of the running costs that is covered', contributionPerMonth, total),
+      covered: shareOf('Share of the fixed costs that is covered', contributionPerMonth, total),
     };
   },
 };

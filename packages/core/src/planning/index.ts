@@ -3,9 +3,13 @@ import { breakEvenOfBook, breakEvenOfShare, candidateSale } from './break-even.j
 import { coverage } from './coverage.js';
 import { materialNeed } from './material-need.js';
 import { orderOption, orderQuantities } from './order-quantity.js';
+import { periodProfit } from './period-profit.js';
+import { productMonth } from './product-month.js';
 
 export { PLANNING_GAPS } from './gaps.js';
 export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
+export { periodProfit, plannedProducts } from './period-profit.js';
+export { productMonth } from './product-month.js';
 export { coverage } from './coverage.js';
 export { orderOption, orderQuantities, type OrderOption } from './order-quantity.js';
 
@@ -18,4 +22,6 @@ export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   materialNeed,
   orderQuantities,
   orderOption,
+  productMonth,
+  periodProfit,
 ];

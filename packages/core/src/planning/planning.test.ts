@@ -12,7 +12,8 @@ function breakEven(
   let candidate = '';
   const rows = rowsOf((book) => {
     book.add('settings', { name: 'Example', openDaysPerMonth: '20', pricesIncludeTax: false });
-    const productId = book.add('product', { name: 'Package', plannedUnitsPerMonth: '10' });
+    const productId = book.add('product', { name: 'Package' });
+    book.add('plannedVolume', { productId, unitsPerMonth: '10' });
     book.add('otherCost', { productId, name: 'Bought in', amount: variableCost });
     book.add('runningCost', { name: 'Booth', amount: fixedCost });
     const channelId = book.add('channel', { name: 'Fair' });
@@ -93,7 +94,8 @@ describe('the month at planned units', () => {
     let [first, second] = ['', ''];
     const rows = rowsOf((book) => {
       book.add('settings', { name: 'Example', pricesIncludeTax: false });
-      const productId = book.add('product', { name: 'Thing', plannedUnitsPerMonth: '100' });
+      const productId = book.add('product', { name: 'Thing' });
+      book.add('plannedVolume', { productId, unitsPerMonth: '100' });
       book.add('otherCost', { productId, name: 'Bought in', amount: '10' });
       const [shop, market] = [book.add('channel', { name: 'Shop' }), book.add('channel', { name: 'Market' })];
       first = book.add('pricePoint', { productId, channelId: shop, price: '20' });

@@ -7,8 +7,17 @@ import { productionGap } from './gaps.js';
 const usersOf: Calculation<readonly string[]> = {
   name: 'usersOf',
   meanings: {},
-  work: (sheet, componentId) => sheet.rowsOf('billLine', 'componentId', componentId).map((line) => line.productId),
+  work: (sheet, componentId) => [
+    ...sheet.rowsOf('billLine', 'componentId', componentId).map((line) => line.productId),
+    ...outputsOf(sheet, componentId),
+  ],
 };
+
+/** The products that come out of the joint batches that a product costs. */
+const outputsOf = (sheet: Sheet, productId: string): string[] =>
+  sheet
+    .rowsOf('jointProcess', 'productId', productId)
+    .flatMap(({ id }) => sheet.rowsOf('jointOutput', 'processId', id).flatMap((output) => output.productId ?? []));
 
 /** The products whose bill cannot be worked out. */
 interface EndlessBills {

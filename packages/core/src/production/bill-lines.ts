@@ -103,8 +103,8 @@ function ofMaterial(taking: Taking, price: MaterialPrice): CostItem {
 
 const INSIDE = byElement((element) => `${ELEMENT_LABELS[element]} inside`);
 
-/** Quantity per batch x each element of the component's unit cost. */
-function ofComponent(sheet: Sheet, taking: Taking, unitCost: UnitCost): CostItem {
+/** Quantity per batch x each element of the component's unit cost. Also of a part of a joint batch. */
+export function ofComponent(sheet: Sheet, taking: Taking, unitCost: UnitCost): CostItem {
   const subject = taking.of?.name ?? '';
   const inComponent = (element: Element): Figure | null => {
     const inside = unitCost[element];

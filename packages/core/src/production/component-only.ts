@@ -5,9 +5,11 @@ import type { RowOf } from '@nuvar/book';
  * to be sold.
  */
 export function isComponentOnly(
-  { plannedUnitsPerMonth }: RowOf<'product'>,
+  planned: readonly Pick<RowOf<'plannedVolume'>, 'unitsPerMonth'>[],
   prices: readonly unknown[],
   usedIn: readonly unknown[],
 ): boolean {
-  return prices.length === 0 && usedIn.length > 0 && Number(plannedUnitsPerMonth ?? 0) === 0;
+  return (
+    prices.length === 0 && usedIn.length > 0 && planned.every(({ unitsPerMonth }) => Number(unitsPerMonth ?? 0) === 0)
+  );
 }

@@ -1,5 +1,6 @@
 import { billLines } from './bill-lines.js';
 import { equipmentUses } from './equipment-uses.js';
+import { jointOutputs } from './joint-outputs.js';
 import { labourSetUps, labourSteps } from './labour-steps.js';
 import { otherCosts } from './other-costs.js';
 import { recoveredScrap } from './recovered-scrap.js';
@@ -10,6 +11,7 @@ import { wholeProduct } from './whole-product.js';
 /** All that goes into a batch of a product with a bill, in the order of its card. */
 export const COST_ROWS: readonly CostRow[] = [
   billLines,
+  jointOutputs,
   labourSetUps,
   labourSteps,
   equipmentUses,

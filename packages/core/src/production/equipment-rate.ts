@@ -10,7 +10,7 @@ import {
   sum,
 } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
+import { type Calculation, HOUR, money, type Sheet, YEAR } from '../sheet/index.js';
 import { productionGap } from './gaps.js';
 
 const KILOWATT_HOUR = unit('kWh');
@@ -75,9 +75,12 @@ function energy(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
   return multiplied({ name: 'Cost of energy per hour', subject }, drawn, tariff);
 }
 
-/** What it loses over its life / life in hours. Gaps: a price without a life or the reverse, worth more at the end than it cost. */
+/**
+ * What it loses over its life / life in hours; a life in years is as many hours as it can run in them. Gaps: a price without a
+ * life or the reverse, years without hours a year, worth more at the end than it cost.
+ */
 function wear(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
-  if (row.purchasePrice === null && row.lifeHours === null) return null;
+  if (row.purchasePrice === null && row.lifeHours === null && row.lifeYears === null) return null;
   const subject = row.name;
   const price = sheet.input('equipment', row, 'purchasePrice', {
     name: 'Purchase price',
@@ -90,12 +93,7 @@ function wear(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
     subject,
     unit: money(sheet),
   });
-  const life = sheet.input('equipment', row, 'lifeHours', {
-    name: 'Life',
-    subject,
-    unit: HOUR,
-    whenEmpty: (place) => productionGap('no-life', place, { subject }),
-  });
+  const life = lifeInHours(sheet, row);
   const called = { name: 'Wear per hour', subject };
   const lost = difference({ name: 'Lost over its life', subject }, price, residual);
   if (lost.amount?.isNegative()) {
@@ -104,6 +102,21 @@ function wear(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
     return missing(leaf, productionGap('residual-above-price', place, { subject }), [lost, life]);
   }
   return quotient(called, lost, life);
+}
+
+function lifeInHours(sheet: Sheet, row: RowOf<'equipment'>): Figure {
+  const subject = row.name;
+  if (row.lifeYears === null || row.lifeHours !== null)
+    return sheet.input('equipment', row, 'lifeHours', {
+      ...{ name: 'Life', subject, unit: HOUR },
+      whenEmpty: (place) => productionGap('no-life', place, { subject }),
+    });
+  const years = sheet.input('equipment', row, 'lifeYears', { name: 'Life', subject, unit: YEAR });
+  const hours = sheet.input('equipment', row, 'hoursPerYear', {
+    ...{ name: 'Hours a year', subject, unit: HOUR.per(YEAR) },
+    whenEmpty: (place) => productionGap('no-hours-a-year', place, { subject }),
+  });
+  return multiplied({ name: 'Life in hours', subject }, years, hours);
 }
 
 function upkeep(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {

@@ -14,6 +14,14 @@ export const PRODUCTION_GAPS = defineGaps({
     'no-equipment-cost': 'no power, wear or upkeep yet for {subject}',
     'no-purchase-price': 'no purchase price yet for {subject}; it is needed to work out its wear',
     'no-life': 'no life in hours yet for {subject}; it is needed to work out its wear',
+    'no-hours-a-year': 'no hours a year yet for {subject}, over which its life in years is spread',
+    'no-joint-cost': 'no joint cost yet for {subject}: choose the product that it is costed by, or enter it',
+    'no-output-quantity': 'how much {output} comes out of {subject}?',
+    'no-output-price': 'no {price} yet for {output} of {subject}',
+    'joint-units-differ':
+      '{output} is in {unit} and cannot be added to {otherUnit}, so {subject} cannot be split by quantity',
+    'joint-basis-of-zero': 'the basis by which {subject} is split is zero',
+    'joint-unit-of-product': '{output} comes out in {unit}, and {product} is counted by the {otherUnit}',
     'residual-above-price': 'the resale value of {subject} is above its purchase price',
     'no-machine': 'no equipment chosen yet for {subject}',
     'no-run-size': 'no hours or space yet for {subject}',
@@ -25,6 +33,7 @@ export const PRODUCTION_GAPS = defineGaps({
     'component-loop': '{subject} contains itself',
     'too-many-levels': '{subject} has more than {most} levels of components, which are not worked out',
     'no-planned-units': 'no planned units per month yet for {subject}',
+    'season-of-zero': 'every month of the season {subject} is zero',
   },
   stated: {
     'planned-elsewhere': 'the planned units of {subject} are counted at {channel}',

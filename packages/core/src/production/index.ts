@@ -1,9 +1,15 @@
 import type { Calculation } from '../sheet/index.js';
 import { batch } from './batch.js';
+import { committedCost } from './committed-cost.js';
 import { equipmentRate } from './equipment-rate.js';
+import { jointPart } from './joint/joint-basis.js';
+import { furtherProcessing, jointBatch, jointShare } from './joint/joint-batch.js';
 import { loadCost } from './shared-load.js';
 import { labourRate } from './labour-rate.js';
 import { ownersLabour } from './owners-labour.js';
+import { allPlannedUnits } from './planned-sales.js';
+import { plannedOutput } from './planned-output.js';
+import { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 import { productCost } from './product-cost.js';
 import { equipmentUseCost, labourStepCost, lineCost, otherCost, scrapWorth } from './row-costs.js';
 import { labourHours } from './takings.js';
@@ -11,14 +17,19 @@ import { labourHours } from './takings.js';
 export { isComponentOnly } from './component-only.js';
 export { PRODUCTION_GAPS } from './gaps.js';
 export { batch } from './batch.js';
+export { committedCost, wearsByYears } from './committed-cost.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
 export { equipmentRate } from './equipment-rate.js';
 export { loadCost } from './shared-load.js';
 export { costRowOf } from './cost-rows.js';
 export { itemTotal } from './item-total.js';
+export { jointPart, outputsOf } from './joint/joint-basis.js';
+export { furtherProcessing, jointBatch, jointShare } from './joint/joint-batch.js';
 export { labourRate } from './labour-rate.js';
 export { ownersLabour } from './owners-labour.js';
-export { plannedAt, plannedSales, plannedUnits } from './planned-sales.js';
+export { plannedOutput } from './planned-output.js';
+export { isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } from './planned-sales.js';
+export { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 export { costItems, productCost, type ProductCost } from './product-cost.js';
 export { equipmentUseCost, labourStepCost, lineCost, otherCost, scrapWorth } from './row-costs.js';
 export type { CostItem, Taking } from './taking.js';
@@ -39,4 +50,13 @@ export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   equipmentUseCost,
   productCost,
   ownersLabour,
+  committedCost,
+  jointBatch,
+  jointPart,
+  jointShare,
+  furtherProcessing,
+  plannedVolume,
+  plannedVolumeMonth,
+  allPlannedUnits,
+  plannedOutput,
 ];

@@ -51,8 +51,8 @@ function pottery(fields: Partial<Record<Kind, Fields>> = {}) {
       name: 'Pot',
       batchSize: '40',
       yieldPercent: '80',
-      plannedUnitsPerMonth: '100',
     });
+    book.add('plannedVolume', { productId, unitsPerMonth: '100' });
     book.add('billLine', { productId, materialId: clay, quantity: '0.9', unit: 'kg', lossPercent: '10' });
     book.add('billLine', { productId, position: 1, materialId: glaze, quantity: '2', unit: 'kg', basis: 'batch' });
     book.add('billLine', {
@@ -75,7 +75,8 @@ function pottery(fields: Partial<Record<Kind, Fields>> = {}) {
     book.add('equipmentUse', { productId, runId, basis: 'space per unit', amount: '2' });
     book.add('otherCost', { productId, name: 'Licence', amount: '0.25', basis: 'unit' });
     book.add('runningCost', { name: 'Rent', amount: '600' });
-    book.add('runningCost', { name: 'Accountant', amount: '240', pool: 'non-production' });
+    const poolId = book.add('costPool', { name: 'Office', use: 'non-production' });
+    book.add('runningCost', { name: 'Accountant', amount: '240', poolId });
   });
   const evaluation = evaluated(rows);
   return { ids, rows, evaluation, of: (key: string) => amount(evaluation, key.replace('pot', ids.pot as string)) };
@@ -156,7 +157,8 @@ describe('a cost card', () => {
         rowsOf((book) => {
           book.add('settings', { name: 'Quick' });
           book.add('runningCost', { name: 'Rent', amount: '100' });
-          const productId = book.add('product', { name: 'Thing', costing: 'typed totals', plannedUnitsPerMonth: '10' });
+          const productId = book.add('product', { name: 'Thing', costing: 'typed totals' });
+          book.add('plannedVolume', { productId, unitsPerMonth: '10' });
           book.add('typedCost', { productId, element: 'materials', amount: '3' });
           book.add('typedCost', { productId, element: 'labour', amount: '4', hours });
         }),
@@ -212,7 +214,9 @@ describe('a batch size', () => {
       fc.property(fc.integer({ min: 1, max: 400 }), (size) => {
         const { ids, rows } = pottery({ settings: { name: 'Pottery', normalLabourHoursPerMonth: '160' } });
         const candidate = { id: ids.run, productId: ids.pot, position: 0, batchSize: String(size), version: 1 };
-        const evaluation = evaluate({ ...rowsByKind(rows), candidateBatch: [candidate as never] }, DAY);
+        // Overhead that is not for production is shared over the plan, which would move with the batches.
+        const runningCost = rows.all('runningCost').filter(({ poolId }) => poolId === null);
+        const evaluation = evaluate({ ...rowsByKind(rows), runningCost, candidateBatch: [candidate as never] }, DAY);
         const really: Override = {
           kind: 'product',
           id: ids.pot as string,

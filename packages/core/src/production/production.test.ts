@@ -56,7 +56,8 @@ describe('cost of a product', () => {
         time: '50',
         people: '2',
       });
-      bar = book.add('product', { name: 'Bar', plannedUnitsPerMonth: '10' });
+      bar = book.add('product', { name: 'Bar' });
+      book.add('plannedVolume', { productId: bar, unitsPerMonth: '10' });
       book.add('billLine', { productId: bar, componentId: caramel, quantity: '80', unit: 'g' });
       book.add('billLine', { productId: bar, materialId: wrapper, quantity: '1', unit: 'each', basis: 'good unit' });
       book.add('otherCost', { productId: bar, name: 'Licence', amount: '0.05' });

@@ -18,6 +18,8 @@ import { productionGap } from './gaps.js';
 export interface LoadCost {
   readonly perRun: Figure;
   readonly perPlace: Figure;
+  /** The hours of its machine that one place takes up. */
+  readonly hoursPerPlace: Figure;
   /** What the empty space costs in each run where it is shown as idle; zero where those inside carry it. */
   readonly idlePerRun: Figure;
 }
@@ -31,6 +33,7 @@ export const loadCost: Calculation<LoadCost> = {
   meanings: {
     perRun: 'What one shared load costs, whatever is inside.',
     perPlace: 'What one place in a shared load costs.',
+    hoursPerPlace: 'The machine hours that one place in a shared load takes up.',
     idlePerRun: 'The cost of empty space in a shared load that is not charged to what is inside.',
   },
   work(sheet, id) {
@@ -47,6 +50,7 @@ export const loadCost: Calculation<LoadCost> = {
       return {
         perRun: none('Cost per run', perRun),
         perPlace: none('Cost per place', money(sheet).per(SPACE)),
+        hoursPerPlace: none('Hours per place', HOUR.per(SPACE)),
         idlePerRun: none('Idle per run', perRun),
       };
     }
@@ -65,9 +69,11 @@ export const loadCost: Calculation<LoadCost> = {
     });
     const filled = filledSpace(sheet, row, space);
     const isIdleShown = row.emptySpace === 'shown as idle';
-    const perPlace = quotient(named('Cost per place'), perRun, isIdleShown ? space : filled);
+    const bearing = isIdleShown ? space : filled;
+    const perPlace = quotient(named('Cost per place'), perRun, bearing);
+    const hoursPerPlace = quotient(named('Hours per place'), hours, bearing);
     const carried = multiplied(named('Carried by what is inside'), perPlace, filled);
-    return { perRun, perPlace, idlePerRun: difference(named('Idle per run'), perRun, carried) };
+    return { perRun, perPlace, hoursPerPlace, idlePerRun: difference(named('Idle per run'), perRun, carried) };
   },
 };
 

@@ -151,7 +151,8 @@ describe('published examples', () => {
   // Horngren, Datar & Rajan, Cost Accounting, chapter 2 (Cellular Products, thousands): materials used 76, manufacturing
   // labour 9, manufacturing overhead 20. From memory, recomputed: prime costs 85, manufacturing costs 105.
   it('a statement of manufacturing costs goes from prime cost to production cost', () => {
-    const { of } = product({ plannedUnitsPerMonth: '1', costing: 'typed totals' }, (add, { book }) => {
+    const { of } = product({ costing: 'typed totals' }, (add, { book }) => {
+      add('plannedVolume', { unitsPerMonth: '1' });
       add('typedCost', { element: 'materials', amount: '76' });
       add('typedCost', { element: 'labour', amount: '9', hours: '1' });
       (book as BookBuilder).add('runningCost', { name: 'Manufacturing overhead', amount: '20' });
@@ -184,9 +185,9 @@ describe('published examples', () => {
     const { rows } = workshop({
       runningCost: { amount: '29440' },
       labourStep: { time: '60' },
-      product: { plannedUnitsPerMonth: '1472' },
+      plannedVolume: { unitsPerMonth: '1472' },
       labourGrade: { productivePercent: '80' },
     });
-    expect(amount(evaluated(rows), 'overhead/book/rate')).toBe('20');
+    expect(amount(evaluated(rows), 'overheadLot/standard@production/rate')).toBe('20');
   });
 });

@@ -6,12 +6,14 @@ import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
 import { setPrice } from './set-price.js';
+import { unitBehaviour } from './unit-cost.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
 export { landedSale } from './landed-sale.js';
 export { netRealisable } from './net-realisable.js';
 export { priceLimits } from './price-limits.js';
-export { pricePoint, unitCostOf } from './price-point.js';
+export { pricePoint } from './price-point.js';
+export { unitBehaviour, unitCostOf } from './unit-cost.js';
 export { priceRatios } from './price-ratios.js';
 export { contributionOf, netProceedsAt } from './sale.js';
 export { saleTerms } from './sale-terms.js';
@@ -21,6 +23,7 @@ export { setPrice } from './set-price.js';
 /** The calculations of this room whose figures can be asked for by key. */
 export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   setPrice,
+  unitBehaviour,
   pricePoint,
   priceRatios,
   priceLimits,

@@ -3,7 +3,7 @@ import { PERCENT, unit } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
 import { exactPriceForTarget, floorPrice, suggestedPrice } from './price-for-target.js';
-import { unitCostOf } from './price-point.js';
+import { unitCostOf } from './unit-cost.js';
 import { setPrice, type SetPrice } from './set-price.js';
 
 /** Other prices that a set price is compared with: list prices, each with what it is after the standing discount. */
@@ -35,13 +35,13 @@ export const priceLimits: Calculation<PriceLimits> = {
   work(sheet, pricePointId) {
     const { sold, price } = sheet.read(setPrice, pricePointId);
     if (sold === null) return noLimits(price);
-    const { variableCost, fullCost } = unitCostOf(sheet, sold.product.id);
+    const { changingCost, fullCost } = unitCostOf(sheet, sold.product.id);
     const currency = bookCurrency(sheet);
     const floor = (cost: Figure, name: string) => floorPrice(cost, sold.terms, currency, sold.product.name, name);
     const exactPrice = targetPrice(sheet, sold, fullCost);
     const { ending, endingDirection } = sold.point;
     const suggested = suggestedPrice(exactPrice, ending, endingDirection, currency, sold.product.name);
-    const contributionFloor = floor(variableCost, 'Price at which contribution is zero');
+    const contributionFloor = floor(changingCost, 'Price at which contribution is zero');
     const profitFloor = floor(fullCost, 'Price at which profit is zero');
     const kept = sold.terms.keptAfterDiscount;
     const discounted = (listed: Figure) =>

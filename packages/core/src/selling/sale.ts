@@ -3,8 +3,10 @@ import type { SaleTerms } from './sale-terms.js';
 
 /** What one unit costs the seller, before what the channel takes. */
 export interface UnitCost {
-  readonly variableCost: Figure;
-  readonly overhead: Figure;
+  /** What changes with each unit that is made and sold. */
+  readonly changingCost: Figure;
+  /** The rest of the full cost: what is committed, and fixed overhead. */
+  readonly fixedInUnit: Figure;
   readonly fullCost: Figure;
 }
 
@@ -36,7 +38,7 @@ export function netProceedsAt(price: Figure, terms: SaleTerms, subject: string):
   };
 }
 
-/** Contribution of one sale = price after fees - variable cost. */
-export function contributionOf({ afterFees }: NetProceeds, { variableCost }: UnitCost, subject: string): Figure {
-  return difference({ name: 'Contribution', subject }, afterFees, variableCost);
+/** Contribution of one sale = price after fees - what changes with the unit (variable cost). */
+export function contributionOf({ afterFees }: NetProceeds, { changingCost }: UnitCost, subject: string): Figure {
+  return difference({ name: 'Contribution', subject }, afterFees, changingCost);
 }

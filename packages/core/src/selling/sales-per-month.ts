@@ -3,7 +3,8 @@ import { ONE } from '../number/index.js';
 import { labourHours, plannedAt, plannedUnits } from '../production/index.js';
 import type { Calculation } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
-import { pricePoint, unitCostOf } from './price-point.js';
+import { pricePoint } from './price-point.js';
+import { unitCostOf } from './unit-cost.js';
 import { contributionOf } from './sale.js';
 import { setPrice } from './set-price.js';
 

@@ -11,6 +11,11 @@ export const DAY = unit('day');
 export const HOUR = unit('h');
 export const MINUTE = unit('min');
 export const ORDER = unit('order');
+/** Units of output, whatever each product counts them in. */
+export const OUTPUT = unit('unit');
+export const LINE = unit('line');
+/** What an activity is counted by that is typed for each product. */
+export const DRIVER_UNIT = unit('driver unit');
 export const LOAD = unit('load');
 /** Space in a shared run, in whatever it is counted by. */
 export const SPACE = unit('place');

@@ -57,7 +57,8 @@ export function workshop(fields: Partial<Record<Kind, Fields>> = {}): Workshop {
       validFrom: '2026-01-01',
     });
     const gradeId = add('labourGrade', { name: 'Maker', wagePerHour: '20' });
-    ids.product = add('product', { name: 'Thing', plannedUnitsPerMonth: '100' });
+    ids.product = add('product', { name: 'Thing' });
+    add('plannedVolume', { productId: ids.product, unitsPerMonth: '100' });
     ids.line = add('billLine', { productId: ids.product, materialId: ids.material, quantity: '500', unit: 'g' });
     add('labourStep', { productId: ids.product, name: 'Make', gradeId, timeBasis: 'minutes per unit', time: '15' });
     add('runningCost', { name: 'Rent', amount: '500' });

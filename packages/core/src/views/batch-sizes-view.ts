@@ -1,6 +1,5 @@
-import { batchParts, candidateBatch, fullCost } from '../costing/index.js';
+import { batchParts, candidateBatch, fullCost, overheadParts } from '../costing/index.js';
 import { isWhole } from '../figure/index.js';
-import { overhead } from '../overhead/index.js';
 import { batch } from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
@@ -45,17 +44,17 @@ export function batchSizesView(evaluation: Evaluation, productId: string): Batch
   };
 }
 
-/** Full cost by batch size: (cost of any unit + rate x its hours) + (cost of any batch + rate x its hours) / good units. */
+/** Full cost by batch size: cost and overhead of any unit + cost and overhead of any batch / good units. */
 function curveOf(evaluation: Evaluation, productId: string, sizes: readonly number[]): BatchSizesView['curve'] {
   const parts = evaluation.read(batchParts, productId);
-  const { rate } = evaluation.read(overhead);
+  const shares = evaluation.read(overheadParts, productId);
   const { started, good } = evaluation.read(batch, productId);
-  const all = [parts.costPerUnit, parts.costPerBatch, parts.hoursPerUnit, parts.hoursPerBatch, rate, started, good];
+  const all = [parts.costPerUnit, shares.perUnit, parts.costPerBatch, shares.perBatch, started, good];
   if (!all.every(isWhole)) return [];
-  const [unitCost = 0, batchCost = 0, unitHours = 0, batchHours = 0, perHour = 0, now = 1, goodNow = 1] = all.map(
-    (figure) => Number(figure.amount),
+  const [unitCost = 0, unitShare = 0, batchCost = 0, batchShare = 0, now = 1, goodNow = 1] = all.map((figure) =>
+    Number(figure.amount),
   );
-  const [perUnit, perBatch] = [unitCost + perHour * unitHours, batchCost + perHour * batchHours];
+  const [perUnit, perBatch] = [unitCost + unitShare, batchCost + batchShare];
   const most = Math.max(now, ...sizes) * 1.1;
   return Array.from({ length: POINTS }, (_each, index) => {
     // Closer together where the curve bends.

@@ -11,6 +11,25 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   overview: null,
   looseEnds: null,
   overhead: null,
+  runYear: null,
+  volumes: null,
+  behaviour: null,
+  departments: null,
+  activities: null,
+  methods: null,
+  methodEffect: 'costingMethod',
+  cardByMethod: 'product',
+  poolCost: 'costPool',
+  driverUse: 'product',
+  methodTotals: 'costingMethod',
+  costCardSheet: null,
+  numbered: null,
+  dropped: 'product',
+  billShare: 'runningCost',
+  absorbed: 'overheadActual',
+  joint: 'jointProcess',
+  profit: null,
+  chargeOut: 'chargeOutRate',
   tiedPrices: null,
   material: 'material',
   priceHistory: 'material',
@@ -60,6 +79,8 @@ function figuresIn(view: unknown): Shown[] {
 
 /** Views that compare are asked with two ids. */
 const askedAs = (name: ViewName, id: string, first: string, { sheet }: Evaluation) => {
+  if (name === 'driverUse') return `${id}@batches`;
+  if (name === 'profit') return '2026-12-01';
   if (name === 'against') return `${id}@${first}`;
   if (name === 'comparedShipments') return `${first},${id}`;
   return name === 'landedSales' ? `${id}@${sheet.all('channel')[0]?.id ?? ''}` : id;

@@ -34,7 +34,7 @@ describe('loose ends', () => {
       { settings: { normalLabourHoursPerMonth: '20' } },
       'plan-above-normal-hours',
     ],
-    ['no plan', { product: { plannedUnitsPerMonth: null } }, 'no-planned-units'],
+    ['no plan', { plannedVolume: { unitsPerMonth: null } }, 'no-planned-units'],
     [
       'running costs that are not shared out',
       { settings: { normalLabourHoursPerMonth: '40' } },

@@ -1,4 +1,5 @@
 import { type Figure, formulaOf } from '../figure/index.js';
+import type { Evaluation } from '../sheet/index.js';
 
 /** A part of a step, as it stands in its formula. */
 export interface StepPart {
@@ -46,6 +47,12 @@ export function numberedWorkings(figures: readonly Figure[]): WorkingStep[] {
     formula: formulaPieces(figure, numbers),
     note: figure.note,
   }));
+}
+
+/** The workings of one figure by its key, numbered; none where there is no such figure. */
+export function numberedView(evaluation: Evaluation, key: string): WorkingStep[] {
+  const figure = evaluation.figure(key);
+  return figure === null ? [] : numberedWorkings([figure]);
 }
 
 /** Where an operation writes no formula of its own, its parts one after the other. */

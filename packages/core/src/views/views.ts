@@ -1,24 +1,40 @@
+import { overheadTotals, poolCost, productDriverUse } from '../overhead/index.js';
 import { equipmentRate, labourRate } from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
+import { absorbedView } from './absorbed-view.js';
+import { activitiesView } from './activities-view.js';
 import { batchSizesView } from './batch-sizes-view.js';
+import { behaviourView } from './behaviour-view.js';
+import { billShareView } from './bill-share-view.js';
+import { cardByMethodView } from './card-by-method-view.js';
 import { cardView } from './card-view.js';
+import { chargeOutView } from './charge-out-view.js';
 import { comparedShipmentsView } from './compared-shipments-view.js';
 import { againstView, frozenView } from './comparison-view.js';
+import { costCardSheetView } from './cost-card-sheet-view.js';
+import { departmentsView } from './departments-view.js';
 import { loadView } from './equipment-view.js';
-import { shown } from './figure-view.js';
+import { shown, shownAll } from './figure-view.js';
 import { freezableView } from './freezable-view.js';
 import { looseEndsView } from './loose-ends-view.js';
 import { landedSheetView } from './landed-sheet-view.js';
 import { landedSalesView } from './landed-sales-view.js';
 import { listedPriceView, materialView, priceHistoryView, tiedPricesView } from './material-view.js';
 import { orderView, toOrderView } from './order-view.js';
+import { jointView } from './joint-view.js';
+import { droppedView, methodEffectView } from './method-effect-view.js';
+import { methodsView } from './methods-view.js';
+import { numberedView } from './numbered-workings.js';
 import { overheadView } from './overhead-view.js';
 import { overviewView } from './overview-view.js';
+import { profitView } from './profit-view.js';
+import { runYearView } from './run-year-view.js';
 import { candidateView, priceView, productView } from './sale-view.js';
 import { landedPricesView, shipmentChargeView, shipmentLineView, shipmentView } from './shipment-view.js';
 import { shipmentRulesView } from './shipment-rules-view.js';
 import { receiptToPostView, receivedView, stockPeriodView, stockRowView, stockTotalView } from './stock-view.js';
 import { usesView } from './uses-view.js';
+import { volumesView } from './volumes-view.js';
 import { leversOf } from './levers-view.js';
 import { workingView } from './working-view.js';
 
@@ -27,6 +43,26 @@ export const VIEWS = {
   overview: (evaluation: Evaluation, _id: string) => overviewView(evaluation),
   looseEnds: (evaluation: Evaluation, _id: string) => looseEndsView(evaluation),
   overhead: (evaluation: Evaluation, _id: string) => overheadView(evaluation),
+  runYear: (evaluation: Evaluation, _id: string) => runYearView(evaluation),
+  volumes: (evaluation: Evaluation, _id: string) => volumesView(evaluation),
+  behaviour: (evaluation: Evaluation, _id: string) => behaviourView(evaluation),
+  departments: (evaluation: Evaluation, _id: string) => departmentsView(evaluation),
+  activities: (evaluation: Evaluation, _id: string) => activitiesView(evaluation),
+  methods: (evaluation: Evaluation, id: string) => methodsView(evaluation, id),
+  methodEffect: (evaluation: Evaluation, id: string) => methodEffectView(evaluation, id),
+  cardByMethod: (evaluation: Evaluation, id: string) => cardByMethodView(evaluation, id),
+  billShare: (evaluation: Evaluation, id: string) => billShareView(evaluation, id),
+  poolCost: (evaluation: Evaluation, id: string) => shown(evaluation, poolCost, id, 'all'),
+  driverUse: (evaluation: Evaluation, id: string) => shown(evaluation, productDriverUse, id, 'perUnit'),
+  methodTotals: (evaluation: Evaluation, id: string) =>
+    shownAll(evaluation, overheadTotals, id, ['toAssign', 'assigned', 'unused', 'unassigned']),
+  costCardSheet: (evaluation: Evaluation, id: string) => costCardSheetView(evaluation, id),
+  numbered: (evaluation: Evaluation, key: string) => numberedView(evaluation, key),
+  dropped: (evaluation: Evaluation, id: string) => droppedView(evaluation, id),
+  absorbed: (evaluation: Evaluation, id: string) => absorbedView(evaluation, id),
+  joint: (evaluation: Evaluation, id: string) => jointView(evaluation, id),
+  profit: (evaluation: Evaluation, id: string) => profitView(evaluation, id),
+  chargeOut: (evaluation: Evaluation, id: string) => chargeOutView(evaluation, id),
   material: (evaluation: Evaluation, id: string) => materialView(evaluation, id),
   tiedPrices: (evaluation: Evaluation, _id: string) => tiedPricesView(evaluation),
   priceHistory: (evaluation: Evaluation, id: string) => priceHistoryView(evaluation, id),

@@ -9,6 +9,7 @@ import { RunningCostGrid } from '../../overhead/running-cost-grid.js';
 import { FirstPrice } from '../../selling/first-price.js';
 import { SuggestedPrice, TargetFields } from '../../selling/suggested-price.js';
 import { CostCard } from '../../costing/cost-card.js';
+import { PlannedUnits } from '../../production/planned-units.js';
 import { PRODUCT_KIND_WORDS } from '../../production/product-words.js';
 import { Fields } from '../../controls/fields.js';
 import { ScreenLink } from '../../figures/screen-link.js';
@@ -26,15 +27,7 @@ export function OneGo({ product }: Answering) {
       <RowField kind="product" id={product.id} field="kind" words={PRODUCT_KIND_WORDS} />
       <RowField kind="product" id={product.id} field="outputUnit" label="Counted in" />
       <RowField kind="product" id={product.id} field="batchSize" suffix={pieces(product)} unit={product.outputUnit} />
-      <RowField
-        kind="product"
-        id={product.id}
-        field="plannedUnitsPerMonth"
-        label="Planned sales"
-        suffix={`${pieces(product)} a month`}
-        unit={product.outputUnit}
-        placeholder="not yet"
-      />
+      <PlannedUnits product={product} />
     </Fields>
   );
 }
@@ -77,8 +70,13 @@ export function YearlyBills() {
       </Fields>
       {view && (
         <p className="mt-3">
-          An open day costs <Amount figure={view.perOpenDay} digits={2} withUnit />. The products share it by their
-          labour hours: <Amount figure={view.rate} digits={2} withUnit />.
+          An open day costs <Amount figure={view.perOpenDay} digits={2} withUnit />. The products share it
+          {view.lots[0] && (
+            <>
+              : <Amount figure={view.lots[0].rate} digits={2} withUnit />
+            </>
+          )}
+          .
         </p>
       )}
     </>

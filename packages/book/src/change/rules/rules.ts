@@ -3,6 +3,13 @@ import { problem, type Problem } from '../../problem/index.js';
 import { type BookReader, fieldValue, type StoredRow, type Write } from '../stored-row.js';
 import { billProblems } from './bill-rules.js';
 import { namesDiffer, onePriceAChannel } from './names.js';
+import {
+  endsAfterItBegins,
+  oneMethodOfTheBook,
+  pairsDiffer,
+  poolsHoldTheirShares,
+  servicesAreOfServices,
+} from './overhead.js';
 import { linesAreOfOneItem, piecesDoNotGrow, usesAreOfOneMachine, wasteLeavesSomething } from './production.js';
 import { referencesLead, stillUsed } from './references.js';
 import type { RowRule, WrittenRow } from './rule.js';
@@ -27,6 +34,11 @@ const ROW_RULES: readonly RowRule[] = [
   movementsFit,
   receiptsFit,
   baseUnitStays,
+  pairsDiffer,
+  endsAfterItBegins,
+  servicesAreOfServices,
+  poolsHoldTheirShares,
+  oneMethodOfTheBook,
 ];
 
 /**

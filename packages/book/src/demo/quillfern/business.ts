@@ -1,43 +1,8 @@
 import type { BookBuilder } from '../demo-book.js';
 import { at, type Ids } from './ids.js';
 
-const NOT_FOR_PRODUCTION = new Set([
-  'Accounts and tax return',
-  'Phone and internet',
-  'Web shop subscription',
-  'Coffee for the shop',
-]);
-
-/** The bills that come whether or not anything is made. */
-export function addRunningCosts(book: BookBuilder): void {
-  const costs: readonly (readonly [string, string, string, number?, string?])[] = [
-    ['Studio rent', '1450', 'month'],
-    ['Electricity, standing charge and light', '168', 'month'],
-    ['Business insurance', '612', 'year'],
-    ['Accounts and tax return', '1150', 'year'],
-    ['Phone and internet', '46', 'month'],
-    ['Web shop subscription', '29', 'month'],
-    ['Waste and water', '118', 'quarter'],
-    ['Cleaning', '32', 'week'],
-    ['Coffee for the shop', '3.20', 'day'],
-    ['New kiln shelves', '840', 'one-off', 24, '2026-02-01'],
-  ];
-  costs.forEach(([name, amount, rhythm, months, startsOn], position) => {
-    const pool = NOT_FOR_PRODUCTION.has(name) ? 'non-production' : 'production';
-    book.add('runningCost', {
-      name,
-      position,
-      amount,
-      rhythm,
-      pool,
-      months: months ?? null,
-      startsOn: startsOn ?? null,
-    });
-  });
-}
-
 /** Where the studio sells, and at what prices. */
-export function addPrices(book: BookBuilder, products: Ids): void {
+export function addPrices(book: BookBuilder, products: Ids): string {
   const channelId = book.add('channel', {
     name: 'Own web shop',
     feePercent: '2.9',
@@ -67,4 +32,5 @@ export function addPrices(book: BookBuilder, products: Ids): void {
     );
   candidates('Everyday mug', ['17.50', '19.50', '21.50', '24.00']);
   candidates('Glazing workshop, two hours', ['32.00', '36.00', '42.00']);
+  return channelId;
 }

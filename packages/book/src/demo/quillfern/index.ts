@@ -1,9 +1,12 @@
 import type { BookFile } from '../../file/index.js';
 import { bookBuilder } from '../demo-book.js';
-import { addPrices, addRunningCosts } from './business.js';
+import { addPrices } from './business.js';
 import { addFrozenCard } from './frozen-card.js';
 import { at } from './ids.js';
+import { addActivities, addDepartments, addMethods, addRunningCosts } from './overhead.js';
 import { addMaterials } from './materials.js';
+import { addJointBatch } from './joint.js';
+import { addPlan } from './plan.js';
 import { addProducts } from './products.js';
 import { addShipments } from './shipments.js';
 import { addStock } from './stock.js';
@@ -29,12 +32,17 @@ export function quillfernPottery(): BookFile {
     holdingPercent: '18',
   });
   const { materials, suppliers } = addMaterials(book);
-  const grades = addGrades(book);
-  const machines = addMachines(book);
-  const products = addProducts(book, materials, grades, machines);
+  const departments = addDepartments(book);
+  const grades = addGrades(book, departments);
+  const machines = addMachines(book, departments);
+  const products = addProducts(book, materials, { grades, machines, departments });
   addFrozenCard(book, { materials, grades, products, machines });
-  addRunningCosts(book);
-  addPrices(book, products);
+  const pools = addRunningCosts(book, departments);
+  const channelId = addPrices(book, products);
+  addPlan(book, products, channelId);
+  addActivities(book, pools, products);
+  addMethods(book, departments);
+  addJointBatch(book);
   const lines = addShipments(book, materials, at(suppliers, 'Lumera Cane Works'));
   addStock(book, materials, lines);
   return book.file();

@@ -2,12 +2,20 @@ import type { BookBuilder } from '../demo-book.js';
 import { at, type Ids } from './ids.js';
 import { RECIPES, type Recipe } from './recipes.js';
 
+/** Who works on the products, with what, and where. */
+interface Workshop {
+  readonly grades: Ids;
+  readonly machines: Ids;
+  readonly departments: Ids;
+}
+
 /** Adds every product with its bill, its steps, its use of machines, and the mug with what is kept beside its card. */
-export function addProducts(book: BookBuilder, materials: Ids, grades: Ids, machines: Ids): Ids {
+export function addProducts(book: BookBuilder, materials: Ids, { grades, machines, departments }: Workshop): Ids {
   const products: Record<string, string> = {};
   for (const recipe of RECIPES) {
     const productId = book.add('product', recipe.fields);
     addLines(book, productId, recipe, materials, products);
+    addTyped(book, productId, recipe, at(departments, 'Throwing room'));
     addWork(book, productId, recipe, grades, machines);
     products[recipe.fields.name as string] = productId;
   }
@@ -26,8 +34,13 @@ function addLines(book: BookBuilder, productId: string, recipe: Recipe, material
     else if (item in materials) book.add('billLine', { ...line, materialId: at(materials, item) });
     else book.add('billLine', { ...line, text: item });
   });
-  (recipe.typed ?? []).forEach(([element, amount, hours = null]) =>
-    book.add('typedCost', { productId, element, amount, hours }),
+}
+
+function addTyped(book: BookBuilder, productId: string, { typed = [] }: Recipe, departmentId: string): void {
+  typed.forEach(([element, amount, hours = null]) =>
+    book.add('typedCost', {
+      ...{ productId, element, amount, hours, departmentId: hours === null ? null : departmentId },
+    }),
   );
 }
 

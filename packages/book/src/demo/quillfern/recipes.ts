@@ -45,7 +45,6 @@ export const RECIPES: readonly Recipe[] = [
       category: 'tableware',
       code: 'MUG-1',
       gtin: '2000000000015',
-      plannedUnitsPerMonth: '240',
       batchSize: '60',
       yieldPercent: '92',
     },
@@ -75,7 +74,6 @@ export const RECIPES: readonly Recipe[] = [
     fields: {
       name: 'Breakfast bowl',
       category: 'tableware',
-      plannedUnitsPerMonth: '120',
       batchSize: '40',
       yieldPercent: '90',
     },
@@ -103,9 +101,9 @@ export const RECIPES: readonly Recipe[] = [
     fields: {
       name: 'Teapot with cane handle',
       category: 'tableware',
-      plannedUnitsPerMonth: '24',
       batchSize: '12',
       yieldPercent: '83',
+      madePerMonth: '24',
     },
     lines: [
       ['Speckled stoneware clay', '1.35', 'kg', 'started unit', '10'],
@@ -132,9 +130,9 @@ export const RECIPES: readonly Recipe[] = [
     fields: {
       name: 'Serving platter',
       category: 'tableware',
-      plannedUnitsPerMonth: '18',
       batchSize: '10',
       yieldPercent: '78',
+      madePerMonth: '18',
     },
     lines: [
       ['White stoneware clay', '2.6', 'kg', 'started unit', '6'],
@@ -180,7 +178,7 @@ export const RECIPES: readonly Recipe[] = [
     ],
   },
   {
-    fields: { name: 'Gift set, two mugs', category: 'gifts', kind: 'bundle', plannedUnitsPerMonth: '30' },
+    fields: { name: 'Gift set, two mugs', category: 'gifts', kind: 'bundle', batchSize: '10', madePerMonth: '30' },
     lines: [
       ['Everyday mug', '2', 'each'],
       ['Gift box, two mugs', '1', 'each'],
@@ -189,7 +187,7 @@ export const RECIPES: readonly Recipe[] = [
     steps: [['Wrap', 'helper', 'minutes per unit', '6']],
   },
   {
-    fields: { name: 'Cork trivet', category: 'gifts', kind: 'resale', plannedUnitsPerMonth: '40' },
+    fields: { name: 'Cork trivet', category: 'gifts', kind: 'resale', batchSize: '20' },
     lines: [
       ['Cork trivet, round', '1', 'each', 'started unit', '1.5'],
       ['Kraft paper', '0.5', 'm', 'good unit'],
@@ -201,7 +199,6 @@ export const RECIPES: readonly Recipe[] = [
       name: 'Glazing workshop, two hours',
       category: 'classes',
       kind: 'service',
-      plannedUnitsPerMonth: '48',
       batchSize: '8',
     },
     lines: [
@@ -220,7 +217,7 @@ export const RECIPES: readonly Recipe[] = [
     fields: {
       name: 'Soap dish',
       category: 'gifts',
-      plannedUnitsPerMonth: '20',
+      batchSize: '20',
       costing: 'typed totals',
       note: 'Costed by rule of thumb until the first batch is made.',
     },

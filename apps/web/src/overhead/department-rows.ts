@@ -1,0 +1,102 @@
+import { fieldsOf, type FieldSpec, newId, type Operation, type StoredRow } from '@nuvar/book';
+import { model } from '../book/model.js';
+import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { isRefusal, readField } from '../controls/read-field.js';
+import { removalInBook, rowsWriter } from '../controls/rows-writer.js';
+import { typedText } from '../figures/format.js';
+import { BASIS_WORDS, DEPARTMENT_TYPE_WORDS } from './method-words.js';
+
+export type Department = StoredRow<'department'>;
+
+/** A number that a department has of another row: of an apportionment basis, or of a service. */
+type Cell = { readonly kind: 'departmentMeasure' | 'serviceUse'; readonly of: string; readonly amount: string | null };
+export type DepartmentPatch = Partial<Department> & { readonly cell?: Cell };
+
+const OF = { departmentMeasure: 'apportionmentBasisId', serviceUse: 'serviceId' } as const;
+
+function cellRow({ kind, of }: Pick<Cell, 'kind' | 'of'>, departmentId: string) {
+  const rows = model.rows.rowsWith(kind, 'departmentId', departmentId) as readonly StoredRow[];
+  return rows.find((row) => (row as unknown as Record<string, unknown>)[OF[kind]] === of) as
+    (StoredRow & { readonly amount: string }) | undefined;
+}
+
+function writeCell({ kind, of, amount }: Cell, departmentId: string): Operation[] {
+  const known = cellRow({ kind, of }, departmentId);
+  if (amount === null) return known === undefined ? [] : removalInBook(kind, known.id);
+  return known === undefined
+    ? [createOf(kind, newId(), { departmentId, [OF[kind]]: of, amount })]
+    : updateOf(kind, known, { amount });
+}
+
+/** A column of numbers that departments have of one other row. */
+export function cellColumn(
+  kind: Cell['kind'],
+  of: string,
+  header: string,
+  locale: string,
+): Column<Department, DepartmentPatch> {
+  const spec = { ...(fieldsOf(kind).find(({ name }) => name === 'amount') as FieldSpec), label: header };
+  return {
+    id: `${kind}-${of}`,
+    header,
+    type: 'number',
+    place: ({ id }) => (kind === 'departmentMeasure' ? `${id}.measure-${of}` : `${id}.uses`),
+    text: ({ id }) => typedText(cellRow({ kind, of }, id)?.amount ?? '', locale),
+    read: (text) => {
+      if (text.trim() === '') return { patch: { cell: { kind, of, amount: null } }, shown: '' };
+      const reading = readField(spec, text, locale);
+      if (isRefusal(reading)) return reading;
+      const amount = reading.value as string;
+      return { patch: { cell: { kind, of, amount } }, shown: typedText(reading.shown, locale) };
+    },
+  };
+}
+
+const plain = rowsWriter<Department>('department', {
+  needs: 'name',
+  fixed: (before) => ({ position: nextPosition('department', model.rows.all('department'), before) }),
+});
+
+export const departmentWriter: GridWriter<Department, DepartmentPatch> = {
+  update: (row, { cell, ...fields }, before) => [
+    ...plain.update(row, fields, before),
+    ...(cell === undefined ? [] : writeCell(cell, row.id)),
+  ],
+  create: (id, { cell, ...fields }, before) => {
+    const made = plain.create(id, fields, before);
+    return made === null ? null : [...made, ...(cell === undefined ? [] : writeCell(cell, id))];
+  },
+  remove: plain.remove,
+};
+
+const isProduction = (row: Department | null) => row?.type !== 'service';
+
+export function departmentColumns(locale: string, currency: string): Column<Department, DepartmentPatch>[] {
+  const rate = (member: 'basis' | 'rate' | 'unused', header: string, digits: number) =>
+    figureColumn({
+      id: member,
+      header,
+      view: 'departments',
+      of: () => 'book',
+      pick: (view, { id }: Department) => view.rates[id]?.[member],
+      digits,
+    });
+  return [
+    fieldColumn<Department>('department', 'name', locale, { placeholder: 'A workshop, the stores' }),
+    fieldColumn<Department>('department', 'type', locale, { words: DEPARTMENT_TYPE_WORDS }),
+    { ...fieldColumn<Department>('department', 'basis', locale, { words: BASIS_WORDS }), applies: isProduction },
+    {
+      ...fieldColumn<Department>('department', 'normalCapacity', locale, { header: 'Normal capacity' }),
+      applies: isProduction,
+    },
+    {
+      ...fieldColumn<Department>('department', 'turn', locale, { header: 'Step turn' }),
+      applies: (row) => row?.type === 'service',
+    },
+    rate('basis', 'Shared over', 1),
+    rate('rate', `Rate, ${currency}`, 4),
+    rate('unused', `Unabsorbed, ${currency}`, 2),
+  ];
+}

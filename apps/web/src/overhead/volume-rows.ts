@@ -1,0 +1,101 @@
+import { fieldsOf, type FieldSpec, newId, type Operation, type StoredRow } from '@nuvar/book';
+import type { VolumesView } from '@nuvar/core';
+import { model } from '../book/model.js';
+import { createOf, updateOf } from '../book/operations.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { isRefusal, readField } from '../controls/read-field.js';
+import { rowChoiceColumn } from '../controls/row-choice-column.js';
+import { removalInBook } from '../controls/rows-writer.js';
+import { typedText, written, type Style } from '../figures/format.js';
+import { monthOfYear } from './month-words.js';
+
+export type Volume = StoredRow<'plannedVolume'>;
+/** What is typed into the row of a volume; a month by its number, empty where it is to follow the season again. */
+export type VolumePatch = Partial<Volume> & { readonly month?: number; readonly units?: string | null };
+
+const UNITS = fieldsOf('plannedMonth').find(({ name }) => name === 'units') as FieldSpec;
+const MONTHS = Array.from({ length: 12 }, (_none, index) => index + 1);
+
+interface VolumeLists {
+  readonly products: readonly StoredRow<'product'>[];
+  readonly channels: readonly StoredRow<'channel'>[];
+  readonly seasons: readonly StoredRow<'season'>[];
+}
+
+const typedMonth = (volumeId: string, month: number) =>
+  model.rows.rowsWith('plannedMonth', 'volumeId', volumeId).find((row) => row.month === month);
+
+/** The columns of the planned volumes: product, channel, average month, season, and each month of the year. */
+export function volumeColumns(
+  { products, channels, seasons }: VolumeLists,
+  view: VolumesView | undefined,
+  style: Style,
+): Column<Volume, VolumePatch>[] {
+  const { locale } = style;
+  return [
+    { ...rowChoiceColumn<Volume>('productId', products, { header: 'Product' }), placeholder: 'Plan a product' },
+    rowChoiceColumn<Volume>('channelId', channels, { header: 'Channel', none: 'where it is priced' }),
+    fieldColumn<Volume>('plannedVolume', 'unitsPerMonth', locale),
+    rowChoiceColumn<Volume>('seasonId', seasons, { header: 'Season', none: 'even' }),
+    ...MONTHS.map((month) => monthColumn(month, view, style)),
+  ];
+}
+
+/** What the months come to in all, where single ones are typed. */
+export const moreVolumeColumns: readonly Column<Volume, VolumePatch>[] = [
+  figureColumn({
+    id: 'average',
+    header: 'Average',
+    view: 'volumes',
+    of: () => 'book',
+    pick: (volumes, { id }: Volume) => volumes.volumes[id]?.average,
+    digits: 1,
+  }),
+];
+
+function monthColumn(month: number, view: VolumesView | undefined, style: Style): Column<Volume, VolumePatch> {
+  const header = monthOfYear(month, style.locale);
+  return {
+    id: `month${month}`,
+    header,
+    type: 'number',
+    text: ({ id }) => typedText(typedMonth(id, month)?.units ?? '', style.locale),
+    emptyText: ({ id }) => {
+      const amount = view?.volumes[id]?.months[month - 1]?.amount;
+      return amount == null ? '' : written(amount, 0, style);
+    },
+    read: (text) => {
+      if (text.trim() === '') return { patch: { month, units: null }, shown: '' };
+      const reading = readField({ ...UNITS, label: header }, text, style.locale);
+      if (isRefusal(reading)) return reading;
+      return {
+        patch: { month, units: reading.value as string },
+        shown: typedText(reading.shown, style.locale),
+      };
+    },
+  };
+}
+
+export const volumeWriter: GridWriter<Volume, VolumePatch> = {
+  update: (row, { month, units, ...fields }) => [
+    ...updateOf('plannedVolume', row, fields),
+    ...(month === undefined ? [] : writeMonth(row.id, month, units ?? null)),
+  ],
+  create: (id, { month, units, ...fields }) => {
+    if (fields.productId == null) return null;
+    return [
+      createOf('plannedVolume', id, { ...fields }),
+      ...(month === undefined ? [] : writeMonth(id, month, units ?? null)),
+    ];
+  },
+  remove: ({ id }) => removalInBook('plannedVolume', id),
+};
+
+function writeMonth(volumeId: string, month: number, units: string | null): Operation[] {
+  const known = typedMonth(volumeId, month);
+  if (units === null) return known === undefined ? [] : removalInBook('plannedMonth', known.id);
+  return known === undefined
+    ? [createOf('plannedMonth', newId(), { volumeId, month, units })]
+    : updateOf('plannedMonth', known, { units });
+}

@@ -1,0 +1,276 @@
+import { JOINT_METHODS, type JointMethod, type StoredRow } from '@nuvar/book';
+import type { JointView } from '@nuvar/core';
+import { useMemo } from 'react';
+import { model } from '../book/model.js';
+import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { useAll, useRow, useRowsOf, useSettings, useUnarchived } from '../book/use-book.js';
+import { Fields } from '../controls/fields.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import { figureColumn, type GridWriter } from '../controls/grid-model.js';
+import { ListAndDetail } from '../controls/list-and-detail.js';
+import { rowChoiceColumn } from '../controls/row-choice-column.js';
+import { RowField } from '../controls/row-field.js';
+import { removalInBook, rowsWriter } from '../controls/rows-writer.js';
+import { useChosenRow } from '../controls/use-chosen-row.js';
+import { useView } from '../engine/use-view.js';
+import { Amount } from '../figures/amount.js';
+import { DetailHeading } from '../figures/detail-heading.js';
+import { LeadFigure } from '../figures/lead-figure.js';
+
+type Process = StoredRow<'jointProcess'>;
+type Output = StoredRow<'jointOutput'>;
+
+const JOINT_WORDS: Readonly<Record<JointMethod, string>> = {
+  quantity: 'quantity',
+  'sales value at split-off': 'sales value at split-off',
+  'net realisable value': 'net realisable value',
+  'constant margin': 'constant margin',
+};
+const BY_PRODUCT_WORDS = { 'taken off the joint cost': 'taken off the joint cost', income: 'shown as income' };
+
+const writer = rowsWriter<Process>('jointProcess', {
+  needs: 'name',
+  fixed: (before) => ({ position: nextPosition('jointProcess', model.rows.all('jointProcess'), before) }),
+});
+
+/** One batch out of which several products come, and what each of them bears of it. */
+export function JointBatches() {
+  const { chosen, choose, chooseById } = useChosenRow('jointBatches');
+  const rows = useAll('jointProcess');
+  const { locale, currency } = useSettings();
+  const columns = useMemo(
+    () => [
+      fieldColumn<Process>('jointProcess', 'name', locale, { placeholder: 'A pressing, a milling' }),
+      figureColumn({
+        id: 'jointCost',
+        header: `Joint cost, ${currency}`,
+        view: 'joint',
+        of: ({ id }: Process) => id,
+        pick: (view) => view.jointCost,
+        digits: 2,
+      }),
+    ],
+    [locale, currency],
+  );
+  const shown = chosen ?? rows[0]?.id;
+  return (
+    <ListAndDetail
+      wide="detail"
+      narrow="19rem"
+      list={
+        <Grid
+          title="Joint batches"
+          rows={rows}
+          columns={columns}
+          writer={writer}
+          nameOf={({ name }) => name}
+          selected={shown}
+          onSelect={choose}
+          onCreate={chooseById}
+          empty="Where one batch gives several products: cream and skimmed milk, first and second quality. Type a name into the empty row."
+        />
+      }
+      detail={shown === undefined ? null : <JointDetail key={shown} id={shown} />}
+    />
+  );
+}
+
+function JointDetail({ id }: { readonly id: string }) {
+  const row = useRow('jointProcess', id);
+  const view = useView('joint', id);
+  const outputs = useRowsOf('jointOutput', 'processId', id);
+  const { currency } = useSettings();
+  if (row === undefined) return null;
+  return (
+    <section aria-label={row.name} className="flex flex-col gap-3">
+      <h2 className="font-serif text-detail">{row.name}</h2>
+      <LeadFigure figure={view?.toSplit} digits={2} unit={`${currency} to be split`} />
+      <Fields inTwo>
+        <RowField kind="jointProcess" id={id} field="productId" words={{ '': 'the joint cost beside' }} />
+        {row.productId === null && (
+          <RowField
+            kind="jointProcess"
+            id={id}
+            field="jointCost"
+            suffix={`${currency} a batch`}
+            placeholder="not yet"
+          />
+        )}
+        <RowField kind="jointProcess" id={id} field="method" words={JOINT_WORDS} />
+        <RowField kind="jointProcess" id={id} field="byProducts" words={BY_PRODUCT_WORDS} />
+      </Fields>
+      <Outputs id={id} outputs={outputs} />
+      {view && outputs.some(({ isByProduct }) => !isByProduct) && <Shares view={view} outputs={outputs} />}
+      {view && <Further view={view} outputs={outputs} />}
+    </section>
+  );
+}
+
+/** What comes out of the batch. */
+function Outputs({ id, outputs }: { readonly id: string; readonly outputs: readonly Output[] }) {
+  const products = useUnarchived('product');
+  const { locale, currency } = useSettings();
+  const columns = useMemo(() => {
+    const own = (field: keyof Output & string, header?: string) =>
+      fieldColumn<Output>('jointOutput', field, locale, header === undefined ? {} : { header });
+    return [
+      { ...own('name'), placeholder: 'What comes out' },
+      own('quantity'),
+      own('unit'),
+      own('splitOffPrice', `At split-off, ${currency}`),
+      own('furtherCost', `Further cost, ${currency}`),
+      own('finalPrice', `Final price, ${currency}`),
+      own('isByProduct'),
+      rowChoiceColumn<Output>('productId', products, { header: 'Goes into product', none: 'none' }),
+      figureColumn({
+        id: 'perUnit',
+        header: `Joint cost a unit, ${currency}`,
+        view: 'joint',
+        of: () => id,
+        pick: (view, row: Output) => view.outputs[row.id]?.perUnit,
+        digits: 4,
+      }),
+    ];
+  }, [locale, currency, products, id]);
+  const outputWriter = useMemo(
+    (): GridWriter<Output, Partial<Output>> => ({
+      update: (row, patch) => updateOf('jointOutput', row, patch),
+      create: (outputId, patch, before) =>
+        patch.name === undefined
+          ? null
+          : [
+              createOf('jointOutput', outputId, {
+                processId: id,
+                unit: outputs[0]?.unit ?? 'kg',
+                position: nextPosition('jointOutput', outputs, before),
+                ...patch,
+              }),
+            ],
+      remove: ({ id: outputId }) => removalInBook('jointOutput', outputId),
+    }),
+    [id, outputs],
+  );
+  return (
+    <Grid
+      title="Outputs of a batch"
+      rows={outputs}
+      columns={columns}
+      writer={outputWriter}
+      nameOf={({ name }) => name}
+      empty="What comes out of one batch, how much of it, and what it sells for at split-off or after further processing. A by-product bears none of the joint cost."
+    />
+  );
+}
+
+interface SharesProps {
+  readonly view: JointView;
+  readonly outputs: readonly Output[];
+}
+
+/** The joint cost by each of the four methods, with the margin that each leaves. */
+function Shares({ view, outputs }: SharesProps) {
+  const { currency } = useSettings();
+  const main = outputs.filter(({ isByProduct }) => !isByProduct);
+  return (
+    <section aria-label="Joint cost by method">
+      <DetailHeading>{`Joint cost by method, ${currency}, and margin in %`}</DetailHeading>
+      <div className="overflow-x-auto">
+        <table className="table mt-1 w-auto">
+          <thead>
+            <tr>
+              <th scope="col">Output</th>
+              {JOINT_METHODS.map((method) => (
+                <th key={method} scope="col" colSpan={2} className="text-right">
+                  {JOINT_WORDS[method]}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {main.map(({ id, name }) => (
+              <tr key={id}>
+                <th scope="row" className="font-normal">
+                  {name}
+                </th>
+                {JOINT_METHODS.map((method) => (
+                  <ShareCells key={method} figures={view.outputs[id]?.methods[method]} />
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+function ShareCells({
+  figures,
+}: {
+  readonly figures: JointView['outputs'][string]['methods'][JointMethod] | undefined;
+}) {
+  return (
+    <>
+      <td className="text-right">
+        <Amount figure={figures?.share} digits={2} />
+      </td>
+      <td className="text-right text-soft">
+        <Amount figure={figures?.margin} digits={1} />
+      </td>
+    </>
+  );
+}
+
+/** Sell at split-off, or go further: only what changes counts, and not the joint cost. */
+function Further({ view, outputs }: SharesProps) {
+  const { currency } = useSettings();
+  const asked = outputs.flatMap((output) => {
+    const further = view.outputs[output.id]?.further;
+    return further ? [{ ...output, further }] : [];
+  });
+  if (asked.length === 0) return null;
+  return (
+    <section aria-label="Sell at split-off or go further">
+      <DetailHeading>{`Sell at split-off, or go further? ${currency} a batch`}</DetailHeading>
+      <table className="table mt-1 w-auto">
+        <thead>
+          <tr>
+            <th scope="col">Output</th>
+            {['Sold for more', 'Further cost', 'Gain'].map((header) => (
+              <th key={header} scope="col" className="text-right">
+                {header}
+              </th>
+            ))}
+            <th scope="col">Decision</th>
+          </tr>
+        </thead>
+        <tbody>
+          {asked.map(({ id, name, further }) => (
+            <tr key={id}>
+              <th scope="row" className="font-normal">
+                {name}
+              </th>
+              <td className="text-right">
+                <Amount figure={further.more} digits={2} />
+              </td>
+              <td className="text-right">
+                <Amount figure={further.cost} digits={2} />
+              </td>
+              <td className="text-right">
+                <Amount figure={further.gain} digits={2} />
+              </td>
+              <td>{decisionOf(further.gain.amount)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function decisionOf(gain: string | null): string {
+  if (gain === null) return '';
+  if (Number(gain) === 0) return 'the same either way';
+  return gain.startsWith('-') ? 'sell at split-off' : 'go further';
+}

@@ -1,0 +1,10 @@
+/** What overhead may be absorbed by. */
+export const ABSORPTION_BASES = [
+  'labour hours',
+  'machine hours',
+  'labour cost',
+  'material cost',
+  'prime cost',
+  'units',
+] as const;
+export type AbsorptionBasis = (typeof ABSORPTION_BASES)[number];

@@ -1,0 +1,120 @@
+import type { RowOf, ServiceMethod } from '@nuvar/book';
+import { constant, type Figure, missing, multiplied, quotient, sum } from '../../figure/index.js';
+import { NUMBER, unit } from '../../quantity/index.js';
+import { money, MONTH, type Sheet } from '../../sheet/index.js';
+import { overheadGap } from '../gaps.js';
+import { fractionOf, type Fraction, dividedBy, lessThan, NONE, toDecimal, WHOLE } from './fraction.js';
+import { type ServiceUses, serviceUses, stepOrder, usedBy } from './service-shares.js';
+import { inverse } from './solve.js';
+
+/** What a service department passes on, and what each receiver bears of it. */
+export interface PassedOn {
+  readonly serviceId: string;
+  /** All that it passes on: its own cost and what it has received before. */
+  readonly cost: Figure;
+  /** By the id of the receiver. */
+  readonly shares: ReadonlyMap<string, Figure>;
+  /** The services whose use of it is left out, since they have passed on their cost already. */
+  readonly leftOut: readonly string[];
+}
+
+type Departments = readonly RowOf<'department'>[];
+type Costs = ReadonlyMap<string, Figure>;
+
+/**
+ * What the service departments pass on to the others. Direct: to production departments only. Step-down: in turn, to those
+ * that have not passed on theirs yet. Reciprocal: each bears its share of the others, by simultaneous equations that are
+ * solved in exact fractions. What a department uses of its own service leaves the denominator. Source: Horngren, Datar &
+ * Rajan, Cost Accounting. Gaps: a service that nobody uses; services that serve only each other.
+ */
+export function passedOn(sheet: Sheet, method: ServiceMethod, departments: Departments, primary: Costs): PassedOn[] {
+  const services = departments.filter(({ type }) => type === 'service');
+  const uses = serviceUses(sheet, services);
+  if (method === 'reciprocal') return reciprocal(sheet, services, uses, primary);
+  const order = method === 'step-down' ? stepOrder(services, uses) : services;
+  const isService = new Set(services.map(({ id }) => id));
+  const received = new Map<string, Figure[]>();
+  const closed = new Set<string>();
+  return order.map((service) => {
+    closed.add(service.id);
+    const isReceiver = (id: string) => (method === 'direct' ? !isService.has(id) : !closed.has(id));
+    const got = received.get(service.id) ?? [];
+    const own = primary.get(service.id) as Figure;
+    const cost = got.length === 0 ? own : sum({ name: 'To pass on', subject: service.name }, own.unit, [own, ...got]);
+    const shares = sharesOf(sheet, service, uses, cost, isReceiver);
+    for (const [id, share] of shares) received.set(id, [...(received.get(id) ?? []), share]);
+    const used = [...(uses.get(service.id)?.keys() ?? [])];
+    return { serviceId: service.id, cost, shares, leftOut: used.filter((id) => isService.has(id) && !isReceiver(id)) };
+  });
+}
+
+const SERVICE = unit('service unit');
+
+/** The cost of a service / what its receivers use of it x what each uses. */
+function sharesOf(
+  sheet: Sheet,
+  service: RowOf<'department'>,
+  uses: ServiceUses,
+  cost: Figure,
+  isReceiver: (departmentId: string) => boolean,
+): Map<string, Figure> {
+  const used = sheet
+    .rowsOf('serviceUse', 'serviceId', service.id)
+    .filter(({ departmentId }) => uses.get(service.id)?.has(departmentId) && isReceiver(departmentId))
+    .map((row) => ({
+      row,
+      amount: sheet.input('serviceUse', row, 'amount', {
+        name: `Used of ${service.name}`,
+        subject: sheet.row('department', row.departmentId)?.name ?? '',
+        unit: SERVICE.per(MONTH),
+      }),
+    }));
+  const all = sum(
+    { name: 'Used by all that bear it', subject: service.name },
+    SERVICE.per(MONTH),
+    used.map(({ amount }) => amount),
+  );
+  return new Map(
+    used.map(({ row, amount }) => {
+      const part = quotient({ name: `Share of ${service.name}`, subject: amount.subject }, amount, all);
+      return [row.departmentId, multiplied({ name: `From ${service.name}`, subject: amount.subject }, cost, part)];
+    }),
+  );
+}
+
+function reciprocal(sheet: Sheet, services: Departments, uses: ServiceUses, primary: Costs): PassedOn[] {
+  const share = (of: RowOf<'department'>, by: RowOf<'department'>): Fraction => {
+    const amount = uses.get(of.id)?.get(by.id);
+    return amount === undefined ? NONE : dividedBy(fractionOf(amount), fractionOf(usedBy(uses, of.id, () => true)));
+  };
+  const matrix = services.map((by) =>
+    services.map((of) => lessThan(by.id === of.id ? WHOLE : NONE, by.id === of.id ? NONE : share(of, by))),
+  );
+  const solved = inverse(matrix);
+  return services.map((service, index) => {
+    const called = { name: 'To pass on', subject: service.name };
+    const cost =
+      solved === null
+        ? inACircle(sheet, services, called)
+        : sum(
+            called,
+            money(sheet).per(MONTH),
+            services.flatMap((other, place) => weighted(solved[index]?.[place] as Fraction, other, primary)),
+          );
+    const shares = solved === null ? new Map<string, Figure>() : sharesOf(sheet, service, uses, cost, () => true);
+    return { serviceId: service.id, cost, shares, leftOut: [] };
+  });
+}
+
+function weighted(factor: Fraction, service: RowOf<'department'>, primary: Costs): Figure[] {
+  const own = primary.get(service.id) as Figure;
+  if (factor.numerator === 0n) return [];
+  const times = constant('Factor', toDecimal(factor), NUMBER, 'solved from the simultaneous equations of the services');
+  return [multiplied({ name: 'Own cost, by its factor', subject: service.name }, own, times)];
+}
+
+function inACircle(sheet: Sheet, services: Departments, called: { name: string; subject: string }): Figure {
+  const place = { kind: 'department', id: services[0]?.id ?? '', field: 'uses' } as const;
+  const subject = services.map(({ name }) => name).join(', ');
+  return missing({ ...called, unit: money(sheet).per(MONTH) }, overheadGap('services-in-a-circle', place, { subject }));
+}
