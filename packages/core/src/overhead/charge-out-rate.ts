@@ -1,7 +1,9 @@
 import {
+  type CalledOf,
   constant,
   difference,
   type Figure,
+  missing,
   multiplied,
   ofMissingRow,
   percentOf,
@@ -70,7 +72,7 @@ export const chargeOut: Calculation<ChargeOut> = {
       field('runningCostPercent', 'Share of running costs', PERCENT),
       subject,
     );
-    const toEarn = sum(named('To be earned in a year'), money(sheet).per(YEAR), [income, runningCosts]);
+    const toEarn = earnedInAll(named('To be earned in a year'), income, runningCosts);
     const hoursWorked = multiplied(
       named('Hours worked in a year'),
       field('weeksPerYear', 'Weeks worked', WEEK.per(YEAR)),
@@ -102,13 +104,16 @@ export const chargeOut: Calculation<ChargeOut> = {
   },
 };
 
+/** Without an income there is no rate: the running costs alone would say too little. */
+function earnedInAll(called: CalledOf, income: Figure, runningCosts: Figure): Figure {
+  const [reason] = income.gaps;
+  return reason === undefined
+    ? sum(called, income.unit, [income, runningCosts])
+    : missing({ ...called, unit: income.unit }, reason, [income, runningCosts]);
+}
+
 /** A rate over hours that have to be there. */
-function rateOver(
-  called: { name: string; subject: string },
-  toEarn: Figure,
-  hours: Figure,
-  none: ReturnType<typeof overheadGap>,
-): Figure {
+function rateOver(called: CalledOf, toEarn: Figure, hours: Figure, none: ReturnType<typeof overheadGap>): Figure {
   const isNone = hours.amount !== null && hours.amount.lte(0);
   const rate = quotient(called, toEarn, hours, none);
   return isNone ? { ...rate, amount: null, gaps: [none] } : rate;
