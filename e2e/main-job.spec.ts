@@ -55,7 +55,7 @@ test('a new user gets from pack prices to a selling price and its break-even, an
   await goTo(page, 'Run');
   await type(page, 'Running cost', 'new row', 'Rent');
   await type(page, 'Amount, EUR', 'Rent', '600');
-  await expect(region(page, 'How overheads are shared').getByText('120.00').first()).toBeVisible();
+  await expect(region(page, 'An open day').getByText('600.00').first()).toBeVisible();
 
   await goTo(page, 'Make');
   const card = region(page, 'Cost card');

@@ -70,7 +70,7 @@ function OpenDay({ view }: { view: OverviewView }) {
         <p className="text-soft">
           {view.covered.amount !== null && left >= 0 && (
             <>
-              Planned sales cover <Amount figure={view.covered} digits={1} /> % of the running costs.{' '}
+              Planned sales cover <Amount figure={view.covered} digits={1} /> % of the fixed costs.{' '}
             </>
           )}
           Running costs <Amount figure={view.runningCosts} digits={2} /> {currency} a month, on{' '}
@@ -79,7 +79,7 @@ function OpenDay({ view }: { view: OverviewView }) {
       </div>
       {left < 0 && (
         <p className="mt-2 font-semibold text-error">
-          At these prices the planned sales lose money: they leave nothing to cover the running costs.
+          At these prices the planned sales lose money: they leave nothing to cover the fixed costs.
         </p>
       )}
       {cost > 0 && (

@@ -52,6 +52,8 @@ interface GridProps<Row extends { readonly id: string }, Patch extends object> {
   readonly onCreate?: (id: string) => void;
   /** Reads a file into a table: where it is given, rows can be added from a file. Throws a sentence. */
   readonly fromFile?: (file: File) => Promise<readonly (readonly string[])[]>;
+  /** False where rows are made elsewhere, and only looked at from another side here. */
+  readonly hasNewRow?: boolean;
   readonly filter?: ListFilter<Row>;
   readonly tools?: ReactNode;
   readonly empty?: string;
@@ -213,7 +215,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
                 )),
               last < rows.length && <tr key="below" style={{ height: (rows.length - last) * ROW_HEIGHT }} />,
               // One list with the rows above: the empty row becomes one of them under its key, and keeps the focus.
-              canWrite && (
+              canWrite && (props.hasNewRow ?? true) && (
                 <GridRow
                   key={blank.id}
                   row={null}

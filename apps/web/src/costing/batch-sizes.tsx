@@ -36,7 +36,7 @@ export function BatchSizes({ product }: { readonly product: StoredRow<'product'>
     return [
       fieldColumn<Row>('candidateBatch', 'batchSize', locale, { placeholder: 'a size' }),
       cost('setUpPerUnit', `Batch costs a unit, ${currency}`),
-      cost('variableCost', `Variable cost, ${currency}`),
+      cost('variableCost', `Before overhead, ${currency}`),
       cost('fullCost', `Full cost, ${currency}`),
     ];
   }, [locale, currency]);

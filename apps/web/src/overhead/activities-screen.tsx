@@ -99,7 +99,8 @@ function Timed() {
         title="Minutes of activities"
         rows={activities}
         columns={columns}
-        writer={{ ...activityWriter, create: () => null }}
+        writer={activityWriter}
+        hasNewRow={false}
         nameOf={({ name }) => name}
       />
       <MinuteRates view={view} />

@@ -102,7 +102,7 @@ function shareColumn({ id: poolId, name }: Pool, locale: string): Column<Activit
 /** Whose time activities take, and how much of it. */
 export function timeColumns(pools: readonly Pool[], locale: string): Column<Activity, ActivityPatch>[] {
   return [
-    fieldColumn<Activity>('activity', 'name', locale),
+    { id: 'name', header: 'Activity', type: 'shown', text: ({ name }) => name, cell: ({ name }) => name },
     rowChoiceColumn<Activity>('resourcePoolId', pools, { header: 'Done by', none: 'not by time' }),
     fieldColumn<Activity>('activity', 'minutes', locale),
     figureColumn({

@@ -3,18 +3,23 @@ import { useChosenRow } from '../controls/use-chosen-row.js';
 import { RunPage } from './run-page.js';
 import { RunningCostDetail } from './running-cost-detail.js';
 import { RunningCostGrid } from './running-cost-grid.js';
-import { SharedOut } from './shared-out.js';
+import { OpenDay, SharedOut } from './shared-out.js';
 
 /** Run: what the business costs whether or not anything is made, and how it is shared out over the products. */
 export function RunScreen() {
-  const { chosen, choose, chooseById } = useChosenRow('run');
+  const { chosen, choose } = useChosenRow('run');
   return (
     <RunPage>
       <ListAndDetail
         wide="list"
         narrow="25rem"
-        list={<RunningCostGrid chosen={chosen} onSelect={choose} onCreate={chooseById} />}
-        detail={chosen === undefined ? <SharedOut /> : <RunningCostDetail key={chosen} id={chosen} />}
+        list={<RunningCostGrid chosen={chosen} onSelect={choose} />}
+        detail={
+          <>
+            <OpenDay />
+            {chosen === undefined ? <SharedOut /> : <RunningCostDetail key={chosen} id={chosen} />}
+          </>
+        }
       />
     </RunPage>
   );

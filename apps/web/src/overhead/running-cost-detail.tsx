@@ -10,10 +10,10 @@ import type { GridWriter } from '../controls/grid-model.js';
 import { RowField } from '../controls/row-field.js';
 import { removalInBook } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
+import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { Empty } from '../figures/empty.js';
 import { dayText, typedText, unitWords, written } from '../figures/format.js';
-import { LeadFigure } from '../figures/lead-figure.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { useStyle } from '../figures/use-style.js';
 import { BEHAVIOUR_WORDS, DRIVER_WORDS, RHYTHM_WORDS } from './running-cost-rows.js';
@@ -32,12 +32,15 @@ export function RunningCostDetail({ id }: { readonly id: string }) {
   return (
     <section aria-label={cost.name}>
       <header className="flex items-baseline gap-4">
-        <h2 className="font-serif text-detail">{cost.name}</h2>
+        <h2 className="mt-3 font-serif text-detail">{cost.name}</h2>
         <ScreenLink to="run" className="link print:hidden">
           Close
         </ScreenLink>
       </header>
-      <LeadFigure figure={view?.costs[id]?.perMonth} digits={2} unit={`${currency} a month`} />
+      <p>
+        <Amount figure={view?.costs[id]?.perMonth} digits={2} inWords />{' '}
+        <span className="text-soft">{currency} a month</span>
+      </p>
       <Fields>
         <RowField kind="runningCost" id={id} field="behaviour" words={BEHAVIOUR_WORDS} />
         {cost.behaviour !== 'fixed' && <RowField kind="runningCost" id={id} field="driver" words={DRIVER_WORDS} />}

@@ -12,14 +12,13 @@ type Row = StoredRow<'runningCost'>;
 interface RunningCostGridProps {
   readonly chosen?: string | undefined;
   readonly onSelect?: (row: { readonly id: string }) => void;
-  readonly onCreate?: (id: string) => void;
 }
 
 const matches = ({ name, accountCode, poolId }: Row, words: string) =>
   holdsAll(`${name} ${accountCode} ${model.rows.row('costPool', poolId ?? '')?.name ?? ''}`, wordsOf(words));
 
 /** The costs that no single product brings, each in the rhythm in which it comes. */
-export function RunningCostGrid({ chosen, onSelect, onCreate }: RunningCostGridProps) {
+export function RunningCostGrid({ chosen, onSelect }: RunningCostGridProps) {
   const costs = useAll('runningCost');
   const pools = useVersion('costPool');
   const { locale, currency } = useSettings();
@@ -38,7 +37,6 @@ export function RunningCostGrid({ chosen, onSelect, onCreate }: RunningCostGridP
       filter={filter}
       {...(chosen === undefined ? {} : { selected: chosen })}
       {...(onSelect === undefined ? {} : { onSelect })}
-      {...(onCreate === undefined ? {} : { onCreate })}
       empty="Rent, insurance, subscriptions, the accountant, the yearly bills: enter each in the rhythm in which it comes. A one-off is spread over its months from its start."
     />
   );

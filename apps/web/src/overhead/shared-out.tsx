@@ -9,7 +9,25 @@ import { LeadFigure } from '../figures/lead-figure.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { unitWords } from '../figures/format.js';
 
-/** What an open day costs, and how the running costs are shared out by the method of the book. */
+/** What an open day costs: the figure that matters most here. */
+export function OpenDay() {
+  const view = useView('overhead', 'book');
+  const { currency } = useSettings();
+  return (
+    <section aria-label="An open day">
+      <DetailHeading as="h2">An open day costs</DetailHeading>
+      <LeadFigure figure={view?.perOpenDay} digits={2} unit={currency} />
+      {view && (
+        <p className="text-soft">
+          <Amount figure={view.total} digits={2} /> {currency} of running costs a month, on{' '}
+          <Amount figure={view.openDays} digits={2} /> <ScreenLink to="runYear">open days</ScreenLink>
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** How the running costs are shared out by the method of the book. */
 export function SharedOut() {
   const view = useView('overhead', 'book');
   const settings = useSettings();
@@ -17,17 +35,6 @@ export function SharedOut() {
   const { currency } = settings;
   return (
     <section aria-label="How overheads are shared">
-      <DetailHeading as="h2">An open day costs</DetailHeading>
-      <LeadFigure figure={view.perOpenDay} digits={2} unit={currency} />
-      <table className="table">
-        <tbody>
-          <FigureLine label="Total running costs" unit={`${currency} a month`} figure={view.total} digits={2} />
-          <FigureLine label="Open days" unit="a month" figure={view.openDays} digits={2} />
-        </tbody>
-      </table>
-      <p className="mt-1 text-soft">
-        <ScreenLink to="runYear">Open days and the year</ScreenLink>
-      </p>
       <DetailHeading as="h2">Shared out: {view.method}</DetailHeading>
       <Fields>
         <RowField

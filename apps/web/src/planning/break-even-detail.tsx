@@ -123,7 +123,7 @@ export function BreakEvenDetail({ productId }: { productId: string }) {
                 )
               }
             />
-            {choice === 'ofBook' ? 'all running costs, from this product alone' : 'its own share of the running costs'}
+            {choice === 'ofBook' ? 'all fixed costs, from this product alone' : 'its own share of the fixed costs'}
           </label>
         ))}
       </fieldset>

@@ -1,7 +1,7 @@
 import { isKind } from '@nuvar/book';
 import type { LeverView, PartView, WorkingView } from '@nuvar/core';
 import { ArrowLeft, Pin, PinOff, X } from 'lucide-react';
-import { useEffect, useLayoutEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { figureClosed, pinToggled, trailChanged, unpinnedClosed, type OpenedFigure } from '../state/panel-slice.js';
 import { useAppDispatch, useAppSelector } from '../state/store.js';
 import { RowField } from '../controls/row-field.js';
@@ -9,6 +9,7 @@ import { useView } from '../engine/use-view.js';
 import { digitsOf, unitWords, written } from '../figures/format.js';
 import { GapList } from '../figures/gap-list.js';
 import { useStyle } from '../figures/use-style.js';
+import { NumberedWorkings } from './numbered-workings.js';
 
 /**
  * The opened figures, beside whatever screen is shown; where the window has no room for that they lie over the detail, on
@@ -53,6 +54,7 @@ function Working({ opened }: { opened: OpenedFigure }) {
   const reference = trail.at(-1) ?? '';
   const working = useView('working', reference);
   const levers = useView('levers', reference);
+  const [isNumbered, setNumbered] = useState(false);
   const { ref, giveBack } = useFocusWithin(reference);
   const goTo = (next: string[]) => dispatch(trailChanged({ id, trail: next }));
   const close = () => {
@@ -97,7 +99,19 @@ function Working({ opened }: { opened: OpenedFigure }) {
           Close
         </button>
       </header>
-      {working ? (
+      {working && working.parts.length > 0 && (
+        <button
+          type="button"
+          className="link self-start text-note"
+          aria-pressed={isNumbered}
+          onClick={() => setNumbered(!isNumbered)}
+        >
+          {isNumbered ? 'One step at a time' : 'Numbered workings'}
+        </button>
+      )}
+      {working && isNumbered ? (
+        <NumberedWorkings reference={reference} />
+      ) : working ? (
         <WorkingBody working={working} levers={levers ?? []} open={(part) => goTo([...trail, part])} />
       ) : (
         <p className="text-soft">{working === null ? 'This figure is no longer in the book.' : ''}</p>

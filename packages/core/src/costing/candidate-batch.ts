@@ -62,7 +62,7 @@ export const candidateBatch: Calculation<CandidateBatch> = {
   name: 'candidateBatch',
   meanings: {
     size: 'Units started in a batch of this size.',
-    variableCost: 'What one good unit would cost before overhead in batches of this size (variable cost).',
+    variableCost: 'What one good unit would cost before overhead in batches of this size.',
     fullCost: 'What one good unit would cost with its share of the running costs in batches of this size.',
     setUpPerUnit: 'What a batch costs whatever its size, spread over its good units.',
   },
@@ -83,7 +83,7 @@ export const candidateBatch: Calculation<CandidateBatch> = {
     const good = percentOf(named('Good units per batch'), yielded, size);
     const parts = sheet.read(batchParts, product.id);
     const setUpPerUnit = quotient(named('Batch cost per unit'), parts.costPerBatch, good);
-    const variableCost = sum(named('Variable cost'), parts.costPerUnit.unit, [parts.costPerUnit, setUpPerUnit]);
+    const variableCost = sum(named('Cost before overhead'), parts.costPerUnit.unit, [parts.costPerUnit, setUpPerUnit]);
     const overhead = sheet.read(overheadParts, product.id);
     const share = sum(named('Overhead'), overhead.perUnit.unit, [
       overhead.perUnit,

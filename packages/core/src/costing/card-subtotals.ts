@@ -30,7 +30,7 @@ export const cardSubtotals: Calculation<
     return {
       directMaterialsPerBatch: direct,
       primeCostPerBatch: prime,
-      variableCostPerBatch: sum({ name: 'Variable cost per batch', subject }, batchUnit, [
+      variableCostPerBatch: sum({ name: 'Cost before overhead per batch', subject }, batchUnit, [
         prime,
         cost.equipmentPerBatch,
       ]),

@@ -36,8 +36,8 @@ export type ProductCost = Readonly<
 /**
  * The cost of a product by element. Batch cost = the sum of what its takings cost; unit cost = batch cost / good units,
  * not rounded. Direct materials = materials (less recovered scrap) + landed add-on + packaging; prime cost = direct
- * materials + labour + other costs (the trade's direct expenses); + equipment (variable production overhead) = variable
- * cost. Gaps: those of its rows; one with nothing in it has a gap, not zero.
+ * materials + labour + other costs (the trade's direct expenses); + equipment (variable production overhead) = cost before
+ * overhead. Gaps: those of its rows; one with nothing in it has a gap, not zero.
  */
 export const productCost: Calculation<ProductCost> = {
   name: 'product',
@@ -56,7 +56,7 @@ export const productCost: Calculation<ProductCost> = {
     equipmentPerBatch: 'Energy, wear and upkeep of machines for one batch.',
     directMaterials: 'Materials, landed add-on and packaging of one good unit together (direct materials).',
     primeCost: 'Direct materials, labour and other direct costs of one good unit (prime cost).',
-    variableCost: 'What one good unit costs before overhead (variable cost).',
+    variableCost: 'What one good unit costs before overhead.',
   },
   work(sheet, productId) {
     const { good, outputUnit, productName: subject } = sheet.read(batch, productId);
@@ -92,7 +92,7 @@ export const productCost: Calculation<ProductCost> = {
       equipmentPerBatch: perBatch.equipment,
       directMaterials,
       primeCost,
-      variableCost: together('Variable cost', [primeCost, perUnit.equipment]),
+      variableCost: together('Cost before overhead', [primeCost, perUnit.equipment]),
     };
   },
 };

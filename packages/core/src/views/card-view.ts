@@ -116,6 +116,12 @@ function entriesOf(evaluation: Evaluation, productId: string): Entry[] {
     ...whereAny(element('other', 'direct expenses')),
     subtotal('primeCost', 'Prime cost', of(productCost, 'primeCost'), of(cardSubtotals, 'primeCostPerBatch')),
     ...whereAny(element('equipment', 'variable overhead')),
+    ...whereAny({
+      id: 'variableOverhead',
+      label: 'Variable running costs',
+      perUnit: of(overheadOnCard, 'variableOverhead'),
+      perBatch: of(overheadOnCard, 'variableOverheadPerBatch'),
+    }),
     {
       id: 'productionOverhead',
       label: 'Production overhead',

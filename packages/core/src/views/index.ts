@@ -20,7 +20,7 @@ export type { LoadView } from './equipment-view.js';
 export type { FigureView, GapView } from './figure-view.js';
 export type { FreezableView } from './freezable-view.js';
 export { LOOSE_END_TITLES } from './loose-end-titles.js';
-export type { LooseEnd } from './loose-ends-view.js';
+export type { LooseEnd } from './loose-end.js';
 export type { MaterialView, PriceHistoryPoint } from './material-view.js';
 export type { DroppedView, PriceEffect } from './method-effect-view.js';
 export { MOST_METHODS, type MethodsView, type MethodView, type ProductByMethod } from './methods-view.js';

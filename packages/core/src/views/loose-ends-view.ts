@@ -4,8 +4,7 @@ import { fullCost } from '../costing/index.js';
 import { type Figure, type Gap, gapSentence, type Place } from '../figure/index.js';
 import { hasEnding, minorUnit } from '../money/index.js';
 import { compared, type Decimal, decimal } from '../number/index.js';
-import { openDays, overhead } from '../overhead/index.js';
-import { labourHours, plannedUnits, productsUsing } from '../production/index.js';
+import { plannedUnits, productsUsing } from '../production/index.js';
 import {
   conversionConflicts,
   type ConvertedItem,
@@ -19,17 +18,10 @@ import {
 } from '../purchasing/index.js';
 import { unitWord } from '../quantity/index.js';
 import { netRealisable, pricePoint, setPrice } from '../selling/index.js';
-import { dayIn, type Evaluation, numberIn, WHOLE_BOOK } from '../sheet/index.js';
+import { dayIn, type Evaluation, numberIn } from '../sheet/index.js';
 import { farMoreGoesIn } from './far-more-goes-in.js';
-
-/** Something that keeps figures from being whole or right, with the place to settle it. */
-export interface LooseEnd {
-  readonly code: string;
-  readonly sentence: string;
-  readonly place: Place | null;
-  /** The products whose figures it touches, by id. */
-  readonly affects: readonly string[];
-}
+import type { Add, AddGaps, LooseEnd } from './loose-end.js';
+import { overheadEnds, runEnds } from './overhead-ends.js';
 
 /** The loose ends of a book, those first that touch the most products; among equals in the order in which they were met. */
 export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
@@ -49,13 +41,11 @@ export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
   shipmentEnds(evaluation, addGaps);
   stockEnds(evaluation, add);
   overheadEnds(evaluation, add, addGaps);
+  runEnds(evaluation, add, addGaps);
   return [...found.values()]
     .map((end) => ({ ...end, affects: [...end.affects] }))
     .sort((one, other) => other.affects.length - one.affects.length);
 }
-
-type Add = (code: string, sentence: string, place: Place | null, affects: readonly string[]) => void;
-type AddGaps = (gaps: readonly Gap[], affects: readonly string[]) => void;
 
 function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
   const { sheet } = evaluation;
@@ -208,59 +198,6 @@ function stockEnds(evaluation: Evaluation, add: Add): void {
     const why = 'what it goes into sells below cost, and buying it again would cost less';
     add('stock-above-value', `The stock of ${name} is worth ${much} more than it brings: ${why}`, place, products);
   }
-}
-
-function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
-  const { sheet } = evaluation;
-  const figures = evaluation.read(overhead, WHOLE_BOOK);
-  const settings = sheet.settings();
-  const normalHours = { kind: 'settings', id: settings.id, field: 'normalLabourHoursPerMonth' } as const;
-  addGaps(figures.total.gaps, []);
-  addGaps(evaluation.read(openDays, WHOLE_BOOK).perMonth.gaps, []);
-  if (sheet.all('runningCost').length === 0) {
-    add(
-      'no-running-costs',
-      'No running costs yet: rent, insurance, the yearly bills',
-      { kind: 'runningCost', id: settings.id, field: 'amount' },
-      sheet.all('product').map((each) => each.id),
-    );
-  } else if (figures.notSharedOut.amount !== null && !figures.notSharedOut.amount.toDecimalPlaces(2).isZero()) {
-    add(
-      'overhead-not-shared-out',
-      'Some running costs are unabsorbed: the plan needs fewer productive hours than a normal month has',
-      normalHours,
-      [],
-    );
-  } else if (isPlanAboveNormal(evaluation)) {
-    add(
-      'plan-above-normal-hours',
-      'The plan needs more productive hours than a normal month has: can so much be made?',
-      normalHours,
-      [],
-    );
-  }
-  for (const product of sheet.all('product')) {
-    if (product.archived) continue;
-    const hours = evaluation.read(labourHours, product.id).perUnit;
-    if (
-      figures.total.amount?.gt(0) &&
-      hours.amount?.isZero() &&
-      sheet.rowsOf('pricePoint', 'productId', product.id).length > 0
-    ) {
-      add(
-        'no-hours-in-it',
-        `${product.name} has no labour, so it bears no overhead`,
-        { kind: 'product', id: product.id, field: 'name' },
-        [product.id],
-      );
-    }
-  }
-}
-
-function isPlanAboveNormal({ read, sheet }: Evaluation): boolean {
-  const { plannedHours } = read(overhead, WHOLE_BOOK);
-  const normal = sheet.settings().normalLabourHoursPerMonth;
-  return normal !== null && plannedHours.amount !== null && compared(plannedHours.amount, decimal(normal)) > 0;
 }
 
 function sentenceCase(sentence: string): string {

@@ -1,5 +1,6 @@
 import { type Figure, formulaOf } from '../figure/index.js';
 import type { Evaluation } from '../sheet/index.js';
+import { figureAt } from './working-view.js';
 
 /** A part of a step, as it stands in its formula. */
 export interface StepPart {
@@ -49,9 +50,9 @@ export function numberedWorkings(figures: readonly Figure[]): WorkingStep[] {
   }));
 }
 
-/** The workings of one figure by its key, numbered; none where there is no such figure. */
-export function numberedView(evaluation: Evaluation, key: string): WorkingStep[] {
-  const figure = evaluation.figure(key);
+/** The workings of one figure by its reference, numbered; none where there is no such figure. */
+export function numberedView(evaluation: Evaluation, reference: string): WorkingStep[] {
+  const figure = figureAt(evaluation, reference);
   return figure === null ? [] : numberedWorkings([figure]);
 }
 

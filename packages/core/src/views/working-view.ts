@@ -25,14 +25,21 @@ export interface PartView extends FigureView {
   readonly input: WorkingView['input'];
 }
 
+/** The figure at a reference; null where there is none (any more). */
+export function figureAt(evaluation: Evaluation, reference: string): Figure | null {
+  const [key = '', path = ''] = reference.split('#');
+  let figure = evaluation.figure(key);
+  for (const index of path === '' ? [] : path.split('.')) figure = figure?.parts[Number(index)] ?? null;
+  return figure;
+}
+
 /**
  * Opens a figure. A reference is the key of a published figure, or "key#0.2": the third part of the first part of it.
  * Only a published figure has a meaning in a sentence. Null where there is no such figure (any more).
  */
 export function workingView(evaluation: Evaluation, reference: string): WorkingView | null {
   const [key = '', path = ''] = reference.split('#');
-  let figure = evaluation.figure(key);
-  for (const index of path === '' ? [] : path.split('.')) figure = figure?.parts[Number(index)] ?? null;
+  const figure = figureAt(evaluation, reference);
   if (figure === null) return null;
   const own = path === '' ? key : figureKey(figure);
   const parts = figure.parts.map((part, index) =>
