@@ -102,12 +102,16 @@ const isSomething = (figure: FigureView) => figure.amount !== null && Number(fig
 
 /** What the lines of the card do not show by themselves: hours, own time, and what is lost. */
 function CardNotes({ card, unit }: { readonly card: CardView; readonly unit: string }) {
-  const { ownersLabour, losses } = card;
+  const { ownersLabour, losses, changing, fixed } = card;
   return (
     <ul className="mt-2 grid gap-1 text-note text-soft">
       <li>
         Labour in one {unit}: <Amount figure={card.hoursPerUnit} withUnit />; good in a batch:{' '}
         <Amount figure={card.good} digits={2} />
+      </li>
+      <li>
+        <Amount figure={changing} digits={4} /> changes with each {unit} <Term>variable cost</Term>;{' '}
+        <Amount figure={fixed} digits={4} /> is there whether you make it or not <Term>fixed cost</Term>
       </li>
       {isSomething(ownersLabour) && (
         <li>

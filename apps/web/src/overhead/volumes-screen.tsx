@@ -8,6 +8,7 @@ import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
+import { unitWords } from '../figures/format.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { useStyle } from '../figures/use-style.js';
 import { tableOfFile } from '../purchasing/import/table-of-file.js';
@@ -47,7 +48,10 @@ export function VolumesScreen() {
           empty="How many of each product you mean to sell in an average month, and where. Hours, batches, orders and materials follow from it."
         />
         <Seasons />
-        <Needs />
+        <div className="flex flex-wrap items-start gap-x-12 gap-y-6">
+          <Needs />
+          <Materials />
+        </div>
       </div>
     </RunPage>
   );
@@ -111,10 +115,35 @@ function Needs() {
           </tr>
         </tbody>
       </table>
-      <p className="mt-1 text-soft">
-        Units are those that have to be made, with what goes into other products. Materials that the plan needs stand
-        under <ScreenLink to="buy">Buy</ScreenLink>, with each material.
-      </p>
+      <p className="mt-1 text-soft">Units are those that have to be made, with what goes into other products.</p>
+    </section>
+  );
+}
+
+/** How much of each material the plan needs in an average month. */
+function Materials() {
+  const needed = useView('neededMaterials', 'book');
+  if (needed === undefined || needed.length === 0) return null;
+  return (
+    <section aria-label="Materials that the plan needs">
+      <DetailHeading as="h2">Materials that the plan needs in an average month</DetailHeading>
+      <table className="table mt-1 w-auto">
+        <tbody>
+          {needed.map(({ id, name, perMonth }) => (
+            <tr key={id}>
+              <th scope="row" className="font-normal">
+                <ScreenLink to="buy" row={id} search="?side=order">
+                  {name}
+                </ScreenLink>
+              </th>
+              <td className="text-right">
+                <Amount figure={perMonth} digits={2} />
+              </td>
+              <td className="text-soft">{unitWords(perMonth.unit.replace(/ per month$/, ''))}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </section>
   );
 }

@@ -8,6 +8,7 @@ import { loadCost } from './shared-load.js';
 import { labourRate } from './labour-rate.js';
 import { ownersLabour } from './owners-labour.js';
 import { allPlannedUnits } from './planned-sales.js';
+import { plannedMaterial } from './planned-material.js';
 import { plannedOutput } from './planned-output.js';
 import { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 import { productCost } from './product-cost.js';
@@ -27,6 +28,7 @@ export { jointPart, outputsOf } from './joint/joint-basis.js';
 export { furtherProcessing, jointBatch, jointShare } from './joint/joint-batch.js';
 export { labourRate } from './labour-rate.js';
 export { ownersLabour } from './owners-labour.js';
+export { plannedMaterial } from './planned-material.js';
 export { plannedOutput } from './planned-output.js';
 export { isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } from './planned-sales.js';
 export { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
@@ -59,4 +61,5 @@ export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   plannedVolumeMonth,
   allPlannedUnits,
   plannedOutput,
+  plannedMaterial,
 ];

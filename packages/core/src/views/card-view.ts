@@ -15,6 +15,7 @@ import {
   productCost,
   scrapWorth,
 } from '../production/index.js';
+import { unitBehaviour } from '../selling/index.js';
 import type { Calculation, Evaluation } from '../sheet/index.js';
 import { asked, type AskedFigure, type FigureView, figureView, shown, shownAll } from './figure-view.js';
 
@@ -35,6 +36,9 @@ export interface CardView {
   readonly withoutLabour: FigureView;
   readonly withoutOwnersTime: FigureView;
   readonly ownersLabour: FigureView;
+  /** What of the full cost changes with each unit, and what does not. */
+  readonly changing: FigureView;
+  readonly fixed: FigureView;
   readonly losses: Readonly<Record<'lineLoss' | 'yieldLoss' | 'total', FigureView>>;
   readonly hoursPerUnit: FigureView;
   readonly good: FigureView;
@@ -77,6 +81,8 @@ export function cardView(evaluation: Evaluation, productId: string): CardView {
     withoutLabour: shown(evaluation, cardSubtotals, productId, 'withoutLabour'),
     withoutOwnersTime: shown(evaluation, overheadOnCard, productId, 'withoutOwnersTime'),
     ownersLabour: shown(evaluation, ownersLabour, productId, 'perUnit'),
+    changing: shown(evaluation, unitBehaviour, productId, 'changingCost'),
+    fixed: shown(evaluation, unitBehaviour, productId, 'fixedInUnit'),
     losses: shownAll(evaluation, lossCost, productId, ['lineLoss', 'yieldLoss', 'total']),
     hoursPerUnit: shown(evaluation, labourHours, productId, 'perUnit'),
     good: shown(evaluation, batch, productId, 'good'),

@@ -22,6 +22,7 @@ export type { FreezableView } from './freezable-view.js';
 export { LOOSE_END_TITLES } from './loose-end-titles.js';
 export type { LooseEnd } from './loose-end.js';
 export type { MaterialView, PriceHistoryPoint } from './material-view.js';
+export type { NeededMaterial } from './needed-materials-view.js';
 export type { DroppedView, PriceEffect } from './method-effect-view.js';
 export { MOST_METHODS, type MethodsView, type MethodView, type ProductByMethod } from './methods-view.js';
 export type { OrderOptionView, OrderView } from './order-view.js';

@@ -24,6 +24,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   methodTotals: 'costingMethod',
   costCardSheet: null,
   numbered: null,
+  neededMaterials: null,
   dropped: 'product',
   billShare: 'runningCost',
   absorbed: 'overheadActual',

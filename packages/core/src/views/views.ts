@@ -24,6 +24,7 @@ import { orderView, toOrderView } from './order-view.js';
 import { jointView } from './joint-view.js';
 import { droppedView, methodEffectView } from './method-effect-view.js';
 import { methodsView } from './methods-view.js';
+import { neededMaterialsView } from './needed-materials-view.js';
 import { numberedView } from './numbered-workings.js';
 import { overheadView } from './overhead-view.js';
 import { overviewView } from './overview-view.js';
@@ -58,6 +59,7 @@ export const VIEWS = {
     shownAll(evaluation, overheadTotals, id, ['toAssign', 'assigned', 'unused', 'unassigned']),
   costCardSheet: (evaluation: Evaluation, id: string) => costCardSheetView(evaluation, id),
   numbered: (evaluation: Evaluation, key: string) => numberedView(evaluation, key),
+  neededMaterials: (evaluation: Evaluation, _id: string) => neededMaterialsView(evaluation),
   dropped: (evaluation: Evaluation, id: string) => droppedView(evaluation, id),
   absorbed: (evaluation: Evaluation, id: string) => absorbedView(evaluation, id),
   joint: (evaluation: Evaluation, id: string) => jointView(evaluation, id),
