@@ -10,6 +10,9 @@ export const markOf = (index: number): string => MARKS[index] ?? '';
 /** The least that the scale goes to either side, in percent. */
 const LEAST = 5;
 
+/** As many products as a picture can hold: the table below has them all. */
+const DRAWN = 24;
+
 /** How far two marks have to lie apart, in percent of the width, so that each can be read. */
 const CLOSE = 4;
 
@@ -56,7 +59,7 @@ export function MethodMarks({ view }: { readonly view: MethodsView }) {
           .join(', ')}
       </figcaption>
       <div className="mt-1 grid grid-cols-[minmax(8rem,13rem)_minmax(0,1fr)] gap-x-3">
-        {view.products.map(({ id, name, morePercent }) => {
+        {view.products.slice(0, DRAWN).map(({ id, name, morePercent }) => {
           const marks = togetherWhereClose(morePercent, at);
           const places = marks.map(({ place }) => place);
           const [low, high] = [Math.min(...places), Math.max(...places)];

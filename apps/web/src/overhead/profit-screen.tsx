@@ -5,6 +5,7 @@ import { useParameter } from '../controls/use-parameter.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
+import { useFirstRows } from '../figures/first-rows.js';
 import { FigureLine } from '../figures/figure-line.js';
 import { monthText } from '../figures/format.js';
 import { ScreenLink } from '../figures/screen-link.js';
@@ -110,6 +111,13 @@ function Statement({ view }: { readonly view: ProfitView }) {
 /** The products of the month: sold, made, and what goes into stock. */
 function Products({ view }: { readonly view: ProfitView }) {
   const { currency } = useSettings();
+  const { rows: products, more } = useFirstRows(view.products);
+  if (products.length === 0)
+    return (
+      <p className="text-soft">
+        No product is planned yet. Enter <ScreenLink to="volumes">planned volumes</ScreenLink> first.
+      </p>
+    );
   const columns = [
     ['Sold', 'sold', 0],
     ['Made', 'made', 0],
@@ -132,7 +140,7 @@ function Products({ view }: { readonly view: ProfitView }) {
           </tr>
         </thead>
         <tbody>
-          {view.products.map((product) => (
+          {products.map((product) => (
             <tr key={product.id}>
               <th scope="row" className="font-normal">
                 <ScreenLink to="make" row={product.id} search="?side=about">
@@ -148,6 +156,7 @@ function Products({ view }: { readonly view: ProfitView }) {
           ))}
         </tbody>
       </table>
+      {more}
       <p className="mt-1 text-soft">
         What is made in a month is entered with each product under Make, Details; otherwise it is as many as are sold.
       </p>

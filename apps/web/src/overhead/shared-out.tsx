@@ -1,3 +1,4 @@
+import type { OverheadView } from '@nuvar/core';
 import { useSettings } from '../book/use-book.js';
 import { Fields } from '../controls/fields.js';
 import { RowField } from '../controls/row-field.js';
@@ -5,6 +6,7 @@ import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { FigureLine } from '../figures/figure-line.js';
+import { useFirstRows } from '../figures/first-rows.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { unitWords } from '../figures/format.js';
@@ -67,6 +69,18 @@ export function SharedOut() {
         </tbody>
       </table>
       <DetailHeading>Overhead by product</DetailHeading>
+      <ByProduct products={view.products} />
+    </section>
+  );
+}
+
+/** What of the overhead each product carries. */
+function ByProduct({ products }: Pick<OverheadView, 'products'>) {
+  const { currency } = useSettings();
+  const { rows, more } = useFirstRows(products);
+  if (products.length === 0) return <p className="text-soft">No product yet.</p>;
+  return (
+    <>
       <table className="table">
         <thead>
           <tr>
@@ -80,7 +94,7 @@ export function SharedOut() {
           </tr>
         </thead>
         <tbody>
-          {view.products.map((product) => (
+          {rows.map((product) => (
             <tr key={product.id}>
               <th scope="row">
                 <ScreenLink to="make" row={product.id} search="?side=methods">
@@ -97,7 +111,8 @@ export function SharedOut() {
           ))}
         </tbody>
       </table>
-    </section>
+      {more}
+    </>
   );
 }
 

@@ -8,10 +8,12 @@ import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
+import { useFirstRows } from '../figures/first-rows.js';
 import { unitWords } from '../figures/format.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { useStyle } from '../figures/use-style.js';
 import { tableOfFile } from '../purchasing/import/table-of-file.js';
+import { monthOfYear } from './month-words.js';
 import { RunPage } from './run-page.js';
 import { moreVolumeColumns, volumeColumns, volumeWriter, type Volume } from './volume-rows.js';
 
@@ -19,6 +21,9 @@ type Season = StoredRow<'season'>;
 
 const nameOf = (products: readonly StoredRow<'product'>[]) => (volume: Volume) =>
   `the plan of ${products.find(({ id }) => id === volume.productId)?.name ?? 'a product'}`;
+
+const EMPTY =
+  'How many of each product you mean to sell in an average month, and where. Hours, batches, orders and materials follow from it.';
 
 /** Run: what is planned to be sold of each product, where and in which month, and the work that follows from it. */
 export function VolumesScreen() {
@@ -45,7 +50,11 @@ export function VolumesScreen() {
           writer={volumeWriter}
           fromFile={tableOfFile}
           nameOf={nameOf(products)}
-          empty="How many of each product you mean to sell in an average month, and where. Hours, batches, orders and materials follow from it."
+          empty={
+            products.length === 0
+              ? 'Enter your products under Make first; then plan here how many of each you mean to sell.'
+              : EMPTY
+          }
         />
         <Seasons />
         <div className="flex flex-wrap items-start gap-x-12 gap-y-6">
@@ -68,6 +77,7 @@ const HEADERS: Readonly<Record<(typeof VOLUME_DRIVERS_SHOWN)[number], string>> =
 /** What the plan needs in an average month. */
 function Needs() {
   const view = useView('volumes', 'book');
+  const { rows: products, more } = useFirstRows(view?.products ?? []);
   if (view === undefined || view.products.length === 0) return <section aria-label="What the plan needs" />;
   return (
     <section aria-label="What the plan needs">
@@ -87,7 +97,7 @@ function Needs() {
           </tr>
         </thead>
         <tbody>
-          {view.products.map((product) => (
+          {products.map((product) => (
             <tr key={product.id}>
               <th scope="row" className="font-normal">
                 <ScreenLink to="make" row={product.id}>
@@ -115,6 +125,7 @@ function Needs() {
           </tr>
         </tbody>
       </table>
+      {more}
       <p className="mt-1 text-soft">Units are those that have to be made, with what goes into other products.</p>
     </section>
   );
@@ -123,13 +134,14 @@ function Needs() {
 /** How much of each material the plan needs in an average month. */
 function Materials() {
   const needed = useView('neededMaterials', 'book');
-  if (needed === undefined || needed.length === 0) return null;
+  const { rows, more } = useFirstRows(needed ?? []);
+  if (rows.length === 0) return null;
   return (
     <section aria-label="Materials that the plan needs">
       <DetailHeading as="h2">Materials that the plan needs in an average month</DetailHeading>
       <table className="table mt-1 w-auto">
         <tbody>
-          {needed.map(({ id, name, perMonth }) => (
+          {rows.map(({ id, name, perMonth }) => (
             <tr key={id}>
               <th scope="row" className="font-normal">
                 <ScreenLink to="buy" row={id} search="?side=order">
@@ -144,6 +156,7 @@ function Materials() {
           ))}
         </tbody>
       </table>
+      {more}
     </section>
   );
 }
@@ -157,7 +170,9 @@ function Seasons() {
   const columns = useMemo(
     () => [
       fieldColumn<Season>('season', 'name', locale, { placeholder: 'Summer trade' }),
-      ...MONTH_FIELDS.map((month) => fieldColumn<Season>('season', month, locale)),
+      ...MONTH_FIELDS.map((month, index) =>
+        fieldColumn<Season>('season', month, locale, { header: monthOfYear(index + 1, locale) }),
+      ),
     ],
     [locale],
   );
