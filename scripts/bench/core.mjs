@@ -3,12 +3,13 @@ import { bookRows, completeRow } from '@nuvar/book';
 import { benchBook } from '@nuvar/book/demo';
 import { evaluate, VIEWS } from '@nuvar/core';
 import { median, timed } from './measure.mjs';
+import { benchOverhead } from './overhead.mjs';
 import { benchPurchasing } from './purchasing.mjs';
 
 const WARM_UP = 200;
 const DAY = '2026-11-25';
 
-parentPort.postMessage([...(await benchCore(benchBook())), ...(await benchPurchasing())]);
+parentPort.postMessage([...(await benchCore(benchBook())), ...(await benchOverhead()), ...(await benchPurchasing())]);
 
 /** Core alone, in this thread: evaluation from nothing, and after one material's price has changed. */
 async function benchCore(file) {

@@ -1,4 +1,5 @@
 import type { BookFile } from '../file/index.js';
+import { addBenchOverhead, type BenchOverhead } from './bench-overhead.js';
 import { bookBuilder, type BookBuilder } from './demo-book.js';
 
 /** How large the bench book is. */
@@ -7,18 +8,22 @@ export interface BenchSize {
   readonly products: number;
   readonly linesPerProduct: number;
   readonly channels: number;
+  /** Overhead in full: nothing of it where it is left out. */
+  readonly overhead?: BenchOverhead;
 }
 
-export const BENCH_SIZE: BenchSize = { materials: 1500, products: 2000, linesPerProduct: 25, channels: 12 };
+const BENCH_SIZE: BenchSize = { materials: 1500, products: 2000, linesPerProduct: 25, channels: 12 };
 
 /**
  * The book on which speed is measured: products of many lines, three levels deep (a fifth are components of components,
  * a quarter are components, the rest are sold), each sold one priced in every channel. The same figures at every build.
  */
-export function benchBook(size: BenchSize = BENCH_SIZE): BookFile {
+export function benchBook(asked: Partial<BenchSize> = {}): BookFile {
+  const size = { ...BENCH_SIZE, ...asked };
   const book = bookBuilder();
   const next = numbers();
   book.add('settings', { name: 'Bench book', salesTaxPercent: '20', normalLabourHoursPerMonth: '50000' });
+  const departments = size.overhead === undefined ? [] : addBenchOverhead(book, size.overhead);
   const materials = range(size.materials).map((index) => addMaterial(book, index, next));
   const gradeId = book.add('labourGrade', {
     name: 'Maker',
@@ -45,7 +50,8 @@ export function benchBook(size: BenchSize = BENCH_SIZE): BookFile {
     components.forEach((componentId, position) =>
       addLine(book, { productId, position: 100 + position, componentId, unit: 'each' }, next),
     );
-    book.add('labourStep', { productId, name: 'Make', gradeId, time: String(2 + (next() % 20)) });
+    const departmentId = departments[index % departments.length] ?? null;
+    book.add('labourStep', { productId, name: 'Make', gradeId, departmentId, time: String(2 + (next() % 20)) });
     if (level === 2)
       channels.forEach((channelId) =>
         book.add('pricePoint', { productId, channelId, price: `${60 + (next() % 60)}.95` }),

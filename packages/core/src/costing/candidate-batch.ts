@@ -1,5 +1,5 @@
 import { difference, type Figure, multiplied, ofMissingRow, percentOf, quotient, sum } from '../figure/index.js';
-import { type CostDriver, driverUses, isCostDriver, productOverhead } from '../overhead/index.js';
+import { type CostDriver, driversOfAnyBatch, isCostDriver, productOverhead } from '../overhead/index.js';
 import { batch, costItems, type Element, itemTotal, labourHours, productCost } from '../production/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { BATCH, type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
@@ -117,7 +117,7 @@ export const overheadParts: Calculation<{ perBatch: Figure; perUnit: Figure }> =
 function takenByAnyBatch(sheet: Sheet, productId: string, driver: string): Figure | null {
   if (driver === 'units') return null;
   if (driver === 'labour hours') return sheet.read(batchParts, productId).hoursPerBatch;
-  if (!isCostDriver(driver)) return sheet.read(driverUses, productId).ofAnyBatch[driver] ?? null;
+  if (!isCostDriver(driver)) return sheet.read(driversOfAnyBatch, productId)[driver] ?? null;
   const elements = ELEMENTS_OF[driver];
   const costs = sheet
     .read(costItems, productId)

@@ -14,7 +14,15 @@ import {
   WHOLE_BOOK,
 } from '../sheet/index.js';
 import { activityMinutes } from './activity-minutes.js';
-import { activityDriver, type Driver, gradeDriver, hoursIn, machineDriver, minutesOf } from './driver.js';
+import {
+  activityDriver,
+  type Driver,
+  driverOfActivity,
+  gradeDriver,
+  hoursIn,
+  machineDriver,
+  minutesOf,
+} from './driver.js';
 import { overheadGap } from './gaps.js';
 
 /** How much of a driver a batch of a product takes by itself, or each of its units where the batch has no part in it. */
@@ -183,10 +191,10 @@ function typedUse(
 /** The minutes of each activity that has a time: as often as it is done x the minutes that its time equation gives the product. */
 function minutesOfActivities(sheet: Sheet, productId: string, counted: readonly DriverTaking[]): DriverTaking[] {
   return sheet.read(timedActivities, WHOLE_BOOK).flatMap((activity) => {
-    const driver = activity.driver === 'typed' ? activityDriver(activity.id) : activity.driver;
+    const driver = driverOfActivity(activity);
     const done = counted.filter((taking) => taking.driver === driver);
     if (done.length === 0) return [];
-    const minutes = activityMinutes(sheet, activity, productId, driver);
+    const minutes = activityMinutes(sheet, activity, productId);
     return done.map((taking) => ({
       ...taking,
       driver: minutesOf(activity.id),

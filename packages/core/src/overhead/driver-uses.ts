@@ -11,9 +11,14 @@ export interface DriverUses {
   readonly perUnit: Readonly<Record<Driver, Figure>>;
   /** Of that, what goes along when the product goes into another one. */
   readonly alongPerUnit: Readonly<Record<Driver, Figure>>;
-  /** For a batch of any size: what it takes of each driver whatever is in it. */
-  readonly ofAnyBatch: Readonly<Record<Driver, Figure>>;
 }
+
+/** What a product takes of each driver, by itself and through its components. */
+const driverTakings: Calculation<ReadonlyMap<Driver, readonly DriverTaking[]>> = {
+  name: 'driverTakings',
+  meanings: {},
+  work: (sheet, productId) => grouped([...ownDriverTakings(sheet, productId), ...insideTakings(sheet, productId)]),
+};
 
 /**
  * How much of each driver a good unit of a product takes: what a batch takes / its good units, with quantity in the batch x
@@ -23,22 +28,31 @@ export const driverUses: Calculation<DriverUses> = {
   name: 'driverUses',
   meanings: {},
   work(sheet, productId) {
-    const own = ownDriverTakings(sheet, productId);
-    const inside = insideTakings(sheet, productId);
-    const byDriver = grouped([...own, ...inside]);
-    return {
-      perUnit: mapped(byDriver, (driver, taken) => useOf(sheet, productId, driver, taken)),
-      alongPerUnit: mapped(byDriver, (driver, taken) => {
-        const along = taken.filter(({ goesAlong }) => goesAlong);
-        return along.length === 0 ? null : useOf(sheet, productId, driver, along);
-      }),
-      ofAnyBatch: mapped(byDriver, (driver, taken) => {
-        const fixed = taken.filter(({ isOfAnyBatch }) => isOfAnyBatch).map(({ quantity }) => quantity);
-        return fixed.length === 0
-          ? null
-          : sum(driverName(sheet, driver), unitOfDriver(sheet, driver).per(BATCH), fixed);
-      }),
-    };
+    const perUnit: Record<Driver, Figure> = {};
+    const alongPerUnit: Record<Driver, Figure> = {};
+    for (const [driver, taken] of sheet.read(driverTakings, productId)) {
+      const use = useOf(sheet, productId, driver, taken);
+      perUnit[driver] = use;
+      const along = taken.filter(({ goesAlong }) => goesAlong);
+      if (along.length > 0)
+        alongPerUnit[driver] = along.length === taken.length ? use : useOf(sheet, productId, driver, along);
+    }
+    return { perUnit, alongPerUnit };
+  },
+};
+
+/** What a batch of any size takes of each driver, whatever is in it. */
+export const driversOfAnyBatch: Calculation<Readonly<Record<Driver, Figure>>> = {
+  name: 'driversOfAnyBatch',
+  meanings: {},
+  work(sheet, productId) {
+    const ofAnyBatch: Record<Driver, Figure> = {};
+    for (const [driver, taken] of sheet.read(driverTakings, productId)) {
+      const fixed = taken.filter(({ isOfAnyBatch }) => isOfAnyBatch).map(({ quantity }) => quantity);
+      if (fixed.length > 0)
+        ofAnyBatch[driver] = sum(driverName(sheet, driver), unitOfDriver(sheet, driver).per(BATCH), fixed);
+    }
+    return ofAnyBatch;
   },
 };
 
@@ -64,18 +78,6 @@ function grouped(all: readonly DriverTaking[]): Map<Driver, DriverTaking[]> {
     else known.push(taking);
   }
   return found;
-}
-
-function mapped(
-  byDriver: ReadonlyMap<Driver, DriverTaking[]>,
-  figureOf: (driver: Driver, taken: DriverTaking[]) => Figure | null,
-): Record<Driver, Figure> {
-  const made: Record<Driver, Figure> = {};
-  for (const [driver, taken] of byDriver) {
-    const figure = figureOf(driver, taken);
-    if (figure !== null) made[driver] = figure;
-  }
-  return made;
 }
 
 function useOf(sheet: Sheet, productId: string, driver: Driver, taken: readonly DriverTaking[]): Figure {

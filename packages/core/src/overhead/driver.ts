@@ -1,4 +1,4 @@
-import type { ActivityDriver, VolumeDriver } from '@nuvar/book';
+import type { ActivityDriver, RowOf, VolumeDriver } from '@nuvar/book';
 import { type Unit } from '../quantity/index.js';
 import { BATCH, DRIVER_UNIT, HOUR, LINE, MINUTE, money, ORDER, OUTPUT, type Sheet } from '../sheet/index.js';
 
@@ -14,6 +14,10 @@ export type Driver = string;
 export const hoursIn = (hours: 'labour hours' | 'machine hours', departmentId: string): Driver =>
   `${hours}@${departmentId}`;
 export const activityDriver = (activityId: string): Driver => `activity@${activityId}`;
+
+/** What an activity is counted by. */
+export const driverOfActivity = ({ id, driver }: RowOf<'activity'>): Driver =>
+  driver === 'typed' ? activityDriver(id) : driver;
 export const minutesOf = (activityId: string): Driver => `minutes@${activityId}`;
 
 export const gradeDriver = (gradeId: string): Driver => `grade@${gradeId}`;
@@ -40,5 +44,7 @@ const UNITS: Readonly<Record<string, Unit>> = {
 
 /** The unit in which a driver is counted. */
 export function unitOfDriver(sheet: Sheet, driver: Driver): Unit {
-  return isCostDriver(driver) ? money(sheet) : (UNITS[driver.split('@')[0] ?? ''] ?? DRIVER_UNIT);
+  const at = driver.indexOf('@');
+  const counted = UNITS[at < 0 ? driver : driver.slice(0, at)];
+  return counted ?? (isCostDriver(driver) ? money(sheet) : DRIVER_UNIT);
 }

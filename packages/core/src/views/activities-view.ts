@@ -1,5 +1,4 @@
 import {
-  activityDriver,
   driverOfActivity,
   driverVolume,
   lotUse,
@@ -55,15 +54,7 @@ export function activitiesView(evaluation: Evaluation): ActivitiesView {
       ]),
     ),
     planned: Object.fromEntries(
-      all.map((row) => [
-        row.id,
-        shown(
-          evaluation,
-          driverVolume,
-          row.driver === 'typed' ? activityDriver(row.id) : driverOfActivity(row),
-          'planned',
-        ),
-      ]),
+      all.map((row) => [row.id, shown(evaluation, driverVolume, driverOfActivity(row), 'planned')]),
     ),
     unassigned: unassignedViews(evaluation, ACTIVITIES),
     pools: Object.fromEntries(

@@ -3,7 +3,7 @@ import { choice, constant, difference, type Figure, percentOf, sum } from '../..
 import { compared } from '../../number/index.js';
 import { PERCENT } from '../../quantity/index.js';
 import { money, MONTH, type Sheet } from '../../sheet/index.js';
-import { activityDriver, type Driver, unitOfDriver } from '../driver.js';
+import { type Driver, driverOfActivity, unitOfDriver } from '../driver.js';
 import { driverVolume } from '../driver-volume.js';
 import { overheadGap } from '../gaps.js';
 import type { Lot, Unassigned } from '../lot.js';
@@ -63,10 +63,6 @@ function costsOf(sheet: Sheet, activity: RowOf<'activity'>, pools: readonly Pool
     return [{ activity, use, cost: sum(called, money(sheet).per(MONTH), parts) }];
   });
 }
-
-/** What an activity is counted by. */
-export const driverOfActivity = ({ id, driver }: RowOf<'activity'>): Driver =>
-  driver === 'typed' ? activityDriver(id) : driver;
 
 function activityLot(sheet: Sheet, { activity, use, cost }: ActivityCost): Lot {
   const driver = driverOfActivity(activity);
