@@ -84,7 +84,10 @@ test('an accountant goes from bills to two methods side by side, makes one the m
     .click();
   await page.getByRole('button', { name: 'Numbered workings' }).click();
   await expect(page.getByRole('list', { name: 'Numbered workings' })).toContainText('Working 1: Full cost, Fancy bowl');
-  await page.getByRole('region', { name: /^Working of/ }).getByRole('button', { name: 'Close' }).click();
+  await page
+    .getByRole('region', { name: /^Working of/ })
+    .getByRole('button', { name: 'Close' })
+    .click();
   const saving = page.waitForEvent('download');
   await region(page, 'By method').getByRole('button', { name: 'PDF' }).click();
   const text = await pdfText(readFileSync(await (await saving).path()));

@@ -1,11 +1,11 @@
-import { fieldsOf, type FieldSpec, newId, type Operation, type StoredRow } from '@nuvar/book';
+import type { Operation, StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
-import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { nextPosition } from '../book/operations.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { isRefusal, readField } from '../controls/read-field.js';
+import { readBetween, writeBetween } from '../controls/number-between.js';
 import { rowChoiceColumn } from '../controls/row-choice-column.js';
-import { removalInBook, rowsWriter } from '../controls/rows-writer.js';
+import { rowsWriter } from '../controls/rows-writer.js';
 import { typedText } from '../figures/format.js';
 import { ACTIVITY_DRIVER_WORDS, LEVEL_WORDS } from './method-words.js';
 
@@ -16,18 +16,13 @@ export type ActivityPatch = Partial<Activity> & {
   readonly share?: { readonly poolId: string; readonly percent: string | null };
 };
 
-const PERCENT = fieldsOf('poolActivity').find(({ name }) => name === 'percent') as FieldSpec;
+const OF_A_POOL = { kind: 'poolActivity', field: 'percent' } as const;
 
 const shareOf = (activityId: string, poolId: string) =>
   model.rows.rowsWith('poolActivity', 'activityId', activityId).find((row) => row.poolId === poolId);
 
-function writeShare(activityId: string, { poolId, percent }: NonNullable<ActivityPatch['share']>): Operation[] {
-  const known = shareOf(activityId, poolId);
-  if (percent === null) return known === undefined ? [] : removalInBook('poolActivity', known.id);
-  return known === undefined
-    ? [createOf('poolActivity', newId(), { activityId, poolId, percent })]
-    : updateOf('poolActivity', known, { percent });
-}
+const writeShare = (activityId: string, { poolId, percent }: NonNullable<ActivityPatch['share']>): Operation[] =>
+  writeBetween(OF_A_POOL, shareOf(activityId, poolId), { activityId, poolId }, percent);
 
 const plain = rowsWriter<Activity>('activity', {
   needs: 'name',
@@ -89,13 +84,10 @@ function shareColumn({ id: poolId, name }: Pool, locale: string): Column<Activit
     type: 'number',
     place: ({ id }) => `${id}.pool-${poolId}`,
     text: ({ id }) => typedText(shareOf(id, poolId)?.percent ?? '', locale),
-    read: (text) => {
-      if (text.trim() === '') return { patch: { share: { poolId, percent: null } }, shown: '' };
-      const reading = readField({ ...PERCENT, label: name }, text.replace('%', ''), locale);
-      if (isRefusal(reading)) return reading;
-      const percent = reading.value as string;
-      return { patch: { share: { poolId, percent } }, shown: typedText(reading.shown, locale) };
-    },
+    read: (text) =>
+      readBetween(OF_A_POOL, text.replace('%', ''), { header: name, locale }, (percent) => ({
+        share: { poolId, percent },
+      })),
   };
 }
 

@@ -1,10 +1,10 @@
-import { fieldsOf, type FieldSpec, newId, type Operation, type StoredRow } from '@nuvar/book';
+import type { Operation, StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
-import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { nextPosition } from '../book/operations.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { isRefusal, readField } from '../controls/read-field.js';
-import { removalInBook, rowsWriter } from '../controls/rows-writer.js';
+import { readBetween, writeBetween } from '../controls/number-between.js';
+import { rowsWriter } from '../controls/rows-writer.js';
 import { typedText } from '../figures/format.js';
 import { BASIS_WORDS, DEPARTMENT_TYPE_WORDS } from './method-words.js';
 
@@ -22,13 +22,13 @@ function cellRow({ kind, of }: Pick<Cell, 'kind' | 'of'>, departmentId: string) 
     (StoredRow & { readonly amount: string }) | undefined;
 }
 
-function writeCell({ kind, of, amount }: Cell, departmentId: string): Operation[] {
-  const known = cellRow({ kind, of }, departmentId);
-  if (amount === null) return known === undefined ? [] : removalInBook(kind, known.id);
-  return known === undefined
-    ? [createOf(kind, newId(), { departmentId, [OF[kind]]: of, amount })]
-    : updateOf(kind, known, { amount });
-}
+const writeCell = ({ kind, of, amount }: Cell, departmentId: string): Operation[] =>
+  writeBetween(
+    { kind, field: 'amount' },
+    cellRow({ kind, of }, departmentId),
+    { departmentId, [OF[kind]]: of },
+    amount,
+  );
 
 /** A column of numbers that departments have of one other row. */
 export function cellColumn(
@@ -37,20 +37,14 @@ export function cellColumn(
   header: string,
   locale: string,
 ): Column<Department, DepartmentPatch> {
-  const spec = { ...(fieldsOf(kind).find(({ name }) => name === 'amount') as FieldSpec), label: header };
   return {
     id: `${kind}-${of}`,
     header,
     type: 'number',
     place: ({ id }) => (kind === 'departmentMeasure' ? `${id}.measure-${of}` : `${id}.uses`),
     text: ({ id }) => typedText(cellRow({ kind, of }, id)?.amount ?? '', locale),
-    read: (text) => {
-      if (text.trim() === '') return { patch: { cell: { kind, of, amount: null } }, shown: '' };
-      const reading = readField(spec, text, locale);
-      if (isRefusal(reading)) return reading;
-      const amount = reading.value as string;
-      return { patch: { cell: { kind, of, amount } }, shown: typedText(reading.shown, locale) };
-    },
+    read: (text) =>
+      readBetween({ kind, field: 'amount' }, text, { header, locale }, (amount) => ({ cell: { kind, of, amount } })),
   };
 }
 

@@ -1,10 +1,10 @@
-import { fieldsOf, type FieldSpec, newId, type Operation, type StoredRow } from '@nuvar/book';
+import type { Operation, StoredRow } from '@nuvar/book';
 import type { VolumesView } from '@nuvar/core';
 import { model } from '../book/model.js';
 import { createOf, updateOf } from '../book/operations.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { isRefusal, readField } from '../controls/read-field.js';
+import { readBetween, writeBetween } from '../controls/number-between.js';
 import { rowChoiceColumn } from '../controls/row-choice-column.js';
 import { removalInBook } from '../controls/rows-writer.js';
 import { typedText, written, type Style } from '../figures/format.js';
@@ -14,7 +14,7 @@ export type Volume = StoredRow<'plannedVolume'>;
 /** What is typed into the row of a volume; a month by its number, empty where it is to follow the season again. */
 export type VolumePatch = Partial<Volume> & { readonly month?: number; readonly units?: string | null };
 
-const UNITS = fieldsOf('plannedMonth').find(({ name }) => name === 'units') as FieldSpec;
+const IN_A_MONTH = { kind: 'plannedMonth', field: 'units' } as const;
 const MONTHS = Array.from({ length: 12 }, (_none, index) => index + 1);
 
 interface VolumeLists {
@@ -65,15 +65,7 @@ function monthColumn(month: number, view: VolumesView | undefined, style: Style)
       const amount = view?.volumes[id]?.months[month - 1]?.amount;
       return amount == null ? '' : written(amount, 0, style);
     },
-    read: (text) => {
-      if (text.trim() === '') return { patch: { month, units: null }, shown: '' };
-      const reading = readField({ ...UNITS, label: header }, text, style.locale);
-      if (isRefusal(reading)) return reading;
-      return {
-        patch: { month, units: reading.value as string },
-        shown: typedText(reading.shown, style.locale),
-      };
-    },
+    read: (text) => readBetween(IN_A_MONTH, text, { header, locale: style.locale }, (units) => ({ month, units })),
   };
 }
 
@@ -92,10 +84,5 @@ export const volumeWriter: GridWriter<Volume, VolumePatch> = {
   remove: ({ id }) => removalInBook('plannedVolume', id),
 };
 
-function writeMonth(volumeId: string, month: number, units: string | null): Operation[] {
-  const known = typedMonth(volumeId, month);
-  if (units === null) return known === undefined ? [] : removalInBook('plannedMonth', known.id);
-  return known === undefined
-    ? [createOf('plannedMonth', newId(), { volumeId, month, units })]
-    : updateOf('plannedMonth', known, { units });
-}
+const writeMonth = (volumeId: string, month: number, units: string | null): Operation[] =>
+  writeBetween(IN_A_MONTH, typedMonth(volumeId, month), { volumeId, month }, units);

@@ -1,11 +1,4 @@
-import {
-  driverOfActivity,
-  driverVolume,
-  lotUse,
-  minutesOf,
-  overheadLot,
-  sharedOut,
-} from '../overhead/index.js';
+import { driverOfActivity, driverVolume, lotUse, minutesOf, overheadLot, sharedOut } from '../overhead/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 import { type UnassignedView, unassignedViews } from './overhead-view.js';
