@@ -1,7 +1,7 @@
 import type { CostCardSheetView, SheetCard, SheetMethod } from '@nuvar/core';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
 import { pdfOf } from './pdf.js';
-import { amount, head, notComplete, table, workingsTable } from './tables.js';
+import { amount, head, notComplete, table, workingsTables } from './tables.js';
 import { writtenIn, type Written } from './written.js';
 
 /**
@@ -20,7 +20,7 @@ export function costCardsPdf(sheet: CostCardSheetView, by: string): Promise<Buff
     },
     ...sheet.cards.flatMap((card) => cardTable(card, sheet, written)),
     ...sheet.methods.flatMap((method) => methodTables(method, sheet.currency, written)),
-    ...workingsTable(sheet.workings, written),
+    ...workingsTables(sheet.workings, written),
   ];
   const foot = `${sheet.book}, cost cards as of ${written.day(sheet.asOf)}, ${methods}, made by ${by}`;
   return pdfOf({ info: { title: `Cost cards: ${sheet.book}` }, content }, foot);

@@ -1,7 +1,7 @@
 import type { LandedSheetView } from '@nuvar/core';
 import type { Content } from 'pdfmake/interfaces.js';
 import { pdfOf } from './pdf.js';
-import { amount, head, notComplete, table, workingsTable } from './tables.js';
+import { amount, head, notComplete, table, workingsTables } from './tables.js';
 import { writtenIn, type Written } from './written.js';
 
 /** Columns of shares that stand beside each other on a page; more of them go into tables of their own. */
@@ -20,7 +20,7 @@ export function landedPdf(sheet: LandedSheetView): Promise<Buffer> {
     { text: 'Charges', style: 'heading' },
     chargesTable(sheet, written),
     ...sharesTables(sheet, written),
-    ...workingsTable(sheet.workings, written),
+    ...workingsTables(sheet.workings, written),
   ];
   const foot = `${sheet.name}, as of ${written.day(sheet.asOf)}`;
   return pdfOf({ info: { title: `Landed cost: ${sheet.name}` }, pageOrientation: 'landscape', content }, foot);

@@ -12,7 +12,7 @@ export class DocumentRequest {
   document!: DocumentName;
 
   /** What it is of: the id of a shipment; of cost cards "product,product@method,method", or "*@" for all planned products. */
-  @Matches(/^(\*|[0-9a-f,-]{36,8000})(@[0-9a-z,-]{0,200})?$/, {
+  @Matches(/^(\*|[0-9a-f,-]{36,80000})(@[0-9a-z,-]{0,200})?$/, {
     message: 'The document needs the id of what it is of.',
   })
   of!: string;

@@ -1,4 +1,4 @@
-import type { StepPart, WorkingStep } from '@nuvar/core';
+import type { NumberedWorkings, StepPart, WorkingStep } from '@nuvar/core';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
 import type { Written } from './written.js';
 
@@ -34,27 +34,34 @@ export const notComplete = (sentences: readonly string[]): Content[] =>
         { ul: sentences.map((sentence) => `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`) },
       ];
 
-/** Numbered workings: each step with how it was made, and the numbers of the steps that it refers to. */
-export function workingsTable(steps: readonly WorkingStep[], { number }: Written): Content[] {
-  if (steps.length === 0) return [];
+/** Numbered workings, group by group: each step with how it was made, and the numbers of the steps that it refers to. */
+export function workingsTables({ groups, isCut }: NumberedWorkings, written: Written): Content[] {
+  const tables = groups
+    .filter(({ steps }) => steps.length > 0)
+    .flatMap(({ heading, steps }, place): Content[] => [
+      { text: heading, style: 'heading', ...(place === 0 ? { pageBreak: 'before' as const } : {}) },
+      stepsTable(steps, written),
+    ]);
+  const more = 'There are more workings than are printed: choose fewer products, or open a figure on screen.';
+  return isCut ? [...tables, { text: more, margin: [0, 8, 0, 0] }] : tables;
+}
+
+function stepsTable(steps: readonly WorkingStep[], { number }: Written): Content {
   const said = (value: string | null, unit: string) => `${number(value, 6)} ${unit === '1' ? '' : unit}`.trim();
   const piece = (part: string | StepPart) =>
     typeof part === 'string'
       ? part
       : `${said(part.amount, part.unit === '%' ? '' : part.unit)}${part.step === null ? '' : ` (${part.step})`}`;
-  return [
-    { text: 'Workings', style: 'heading', pageBreak: 'before' },
-    table(
-      ['auto', 130, '*', 'auto'],
-      [
-        [head('Working', false), head('Figure', false), head('How it was worked out', false), head('Amount')],
-        ...steps.map((step): TableCell[] => [
-          String(step.step),
-          step.subject === '' ? step.name : `${step.name}: ${step.subject}`,
-          [step.formula.map(piece).join(''), step.note === '' ? '' : ` (${step.note})`].join(''),
-          amount(said(step.amount, step.unit)),
-        ]),
-      ],
-    ),
-  ];
+  return table(
+    ['auto', 130, '*', 'auto'],
+    [
+      [head('Working', false), head('Figure', false), head('How it was worked out', false), head('Amount')],
+      ...steps.map((step): TableCell[] => [
+        String(step.step),
+        step.subject === '' ? step.name : `${step.name}: ${step.subject}`,
+        [step.formula.map(piece).join(''), step.note === '' ? '' : ` (${step.note})`].join(''),
+        amount(said(step.amount, step.unit)),
+      ]),
+    ],
+  );
 }

@@ -18,7 +18,7 @@ export { chargeOut } from './charge-out-rate.js';
 export { committedGrades, committedMachines, committedPay, committedWear, fixedCosts } from './committed-period.js';
 export { costMonth } from './cost-month.js';
 export { departmentCost, departmentCosts } from './department-cost.js';
-export { activityDriver, driverOfActivity, type CostDriver, type Driver, isCostDriver, minutesOf } from './driver.js';
+export { driverOfActivity, type CostDriver, type Driver, isCostDriver, minutesOf } from './driver.js';
 export { driversOfAnyBatch, productDriverUse } from './driver-uses.js';
 export { driverVolume } from './driver-volume.js';
 export { OVERHEAD_GAPS } from './gaps.js';

@@ -4,7 +4,7 @@ import { methodOf, overheadLot, productOverheadBy, sharedOut } from '../overhead
 import { ELEMENT_LABELS, ELEMENTS, plannedSales, productCost } from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { methodIds } from './methods-view.js';
-import { numberedWorkings, type WorkingStep } from './numbered-workings.js';
+import { numberedGroups, type NumberedWorkings } from './numbered-workings.js';
 
 /** A line of a cost card as a document shows it; amounts as exact decimals, null where they are not known. */
 export interface SheetCardLine {
@@ -44,11 +44,8 @@ export interface CostCardSheetView {
   readonly asOf: string;
   readonly methods: readonly SheetMethod[];
   readonly cards: readonly SheetCard[];
-  readonly workings: readonly WorkingStep[];
+  readonly workings: NumberedWorkings;
 }
-
-/** So many products stand in one document. */
-const MOST_PRODUCTS = 200;
 
 /**
  * The cost cards of products; the id is "product,product@method,method". In place of products "*" stands for all that are
@@ -61,17 +58,21 @@ export function costCardSheetView(evaluation: Evaluation, id: string): CostCardS
   const products = productsNamed(evaluation, named);
   if (products.length === 0) return null;
   const { currency, locale, name: book } = sheet.settings();
-  const rates = ids.flatMap((methodId) =>
-    evaluation.read(sharedOut, methodId).lots.map((lot) => evaluation.read(overheadLot, `${methodId}@${lot.id}`).rate),
-  );
-  const costs = products.flatMap((productId) =>
-    ids.map((methodId) => evaluation.read(fullCostBy, `${productId}@${methodId}`).fullCost),
-  );
+  const rates = ids.map((methodId) => ({
+    heading: `Workings of the rates: ${methodOf(sheet, methodId).name}`,
+    figures: evaluation
+      .read(sharedOut, methodId)
+      .lots.map((lot) => evaluation.read(overheadLot, `${methodId}@${lot.id}`).rate),
+  }));
+  const costs = products.map((productId) => ({
+    heading: `Workings of the cost: ${sheet.row('product', productId)?.name ?? ''}`,
+    figures: ids.map((methodId) => evaluation.read(fullCostBy, `${productId}@${methodId}`).fullCost),
+  }));
   return {
     ...{ book, currency, locale, asOf: sheet.asOf },
     methods: ids.map((methodId) => methodOn(evaluation, methodId)),
     cards: products.map((productId) => cardOf(evaluation, productId, ids)),
-    workings: numberedWorkings([...rates, ...costs]),
+    workings: numberedGroups([...rates, ...costs]),
   };
 }
 
@@ -79,10 +80,7 @@ function productsNamed({ sheet }: Evaluation, named: string): string[] {
   const all = sheet.all('product').filter(({ archived }) => !archived);
   if (named === '*') return all.filter(({ id }) => plannedSales(sheet, id).length > 0).map(({ id }) => id);
   const wanted = new Set(named.split(','));
-  return all
-    .filter(({ id }) => wanted.has(id))
-    .map(({ id }) => id)
-    .slice(0, MOST_PRODUCTS);
+  return all.filter(({ id }) => wanted.has(id)).map(({ id }) => id);
 }
 
 const text = (figure: Figure | undefined): string | null => figure?.amount?.toFixed() ?? null;

@@ -14,7 +14,7 @@ export { effectOf, type EffectView } from './effect-view.js';
 export type { JointView } from './joint-view.js';
 export type { LandedSaleView } from './landed-sales-view.js';
 export type { LandedSheetView, SheetCharge, SheetLine } from './landed-sheet-view.js';
-export type { StepPart, WorkingStep } from './numbered-workings.js';
+export type { NumberedWorkings, StepPart, WorkingStep } from './numbered-workings.js';
 export type { LeverView } from './levers-view.js';
 export type { LoadView } from './equipment-view.js';
 export type { FigureView, GapView } from './figure-view.js';

@@ -15,7 +15,7 @@ import {
   shipmentGoods,
 } from '../purchasing/index.js';
 import type { Evaluation } from '../sheet/index.js';
-import { numberedWorkings, type WorkingStep } from './numbered-workings.js';
+import { numberedGroups, type NumberedWorkings } from './numbered-workings.js';
 
 /** A charge as a document shows it: amounts as exact decimals, null where they are not known. */
 export interface SheetCharge {
@@ -75,7 +75,7 @@ export interface LandedSheetView {
   readonly totals: Readonly<Record<'goods' | 'onTop' | 'landed' | 'expense' | 'recovered', string | null>>;
   /** What still lacks, in sentences: the sheet is not whole while there are any. */
   readonly missing: readonly string[];
-  readonly workings: readonly WorkingStep[];
+  readonly workings: NumberedWorkings;
 }
 
 const text = (figure: Figure | null | undefined): string | null => figure?.amount?.toFixed() ?? null;
@@ -117,7 +117,9 @@ export function landedSheetView(evaluation: Evaluation, shipmentId: string): Lan
       recovered: text(landed.recovered),
     },
     missing: [...new Set(landed.landed.gaps.map(gapSentence))],
-    workings: numberedWorkings(lines.map(({ id }) => evaluation.read(landedLine, id).perUnit)),
+    workings: numberedGroups([
+      { heading: 'Workings', figures: lines.map(({ id }) => evaluation.read(landedLine, id).perUnit) },
+    ]),
   };
 }
 
