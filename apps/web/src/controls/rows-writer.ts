@@ -19,21 +19,25 @@ export function removalInBook(kind: Kind, id: string): Operation[] {
 interface RowsWriterOptions {
   /** Fields that a new row gets beside what was typed. */
   readonly fixed?: (before: readonly Operation[]) => Readonly<Record<string, unknown>>;
-  /** The field without which no row is made. */
-  readonly needs: string;
+  /** The fields without which no row is made. */
+  readonly needs: string | readonly string[];
+  /** False where a copy would say the same twice: one thing of one other. */
+  readonly isCopied?: boolean;
 }
 
 /** Writes the rows of one kind, one grid row a row. */
 export function rowsWriter<Row extends StoredRow>(
   kind: Kind,
-  { fixed, needs }: RowsWriterOptions,
+  { fixed, needs, isCopied = true }: RowsWriterOptions,
 ): GridWriter<Row, Partial<Row>> {
   return {
     update: (row, patch) => updateOf(kind, row, patch),
     create: (id, patch, before) =>
-      fieldValue(patch, needs) ? [createOf(kind, id, { ...fixed?.(before), ...patch })] : null,
+      [needs].flat().every((field) => fieldValue(patch, field))
+        ? [createOf(kind, id, { ...fixed?.(before), ...patch })]
+        : null,
     remove: (row) => removalInBook(kind, row.id),
-    duplicate: (row) => copyInBook(kind, row),
+    ...(isCopied ? { duplicate: (row: Row) => copyInBook(kind, row) } : {}),
   };
 }
 

@@ -1,14 +1,12 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { today } from '../state/today.js';
-import { createOf, updateOf } from '../book/operations.js';
 import { useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { Fields } from '../controls/fields.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
-import type { GridWriter } from '../controls/grid-model.js';
 import { RowField } from '../controls/row-field.js';
-import { removalInBook } from '../controls/rows-writer.js';
+import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
@@ -82,14 +80,12 @@ function Increases({ cost }: { readonly cost: Cost }) {
     [locale, currency],
   );
   const writer = useMemo(
-    (): GridWriter<Increase, Partial<Increase>> => ({
-      update: (row, patch) => updateOf('costIncrease', row, patch),
-      create: (id, patch) =>
-        patch.amount == null
-          ? null
-          : [createOf('costIncrease', id, { runningCostId: cost.id, validFrom: today(), ...patch })],
-      remove: ({ id }) => removalInBook('costIncrease', id),
-    }),
+    () =>
+      rowsWriter<Increase>('costIncrease', {
+        needs: 'amount',
+        isCopied: false,
+        fixed: () => ({ runningCostId: cost.id, validFrom: today() }),
+      }),
     [cost.id],
   );
   return (
@@ -125,12 +121,7 @@ function Steps({ cost }: { readonly cost: Cost }) {
     [locale, currency, cost.driver],
   );
   const writer = useMemo(
-    (): GridWriter<Step, Partial<Step>> => ({
-      update: (row, patch) => updateOf('costStep', row, patch),
-      create: (id, patch) =>
-        patch.amount == null ? null : [createOf('costStep', id, { runningCostId: cost.id, ...patch })],
-      remove: ({ id }) => removalInBook('costStep', id),
-    }),
+    () => rowsWriter<Step>('costStep', { needs: 'amount', isCopied: false, fixed: () => ({ runningCostId: cost.id }) }),
     [cost.id],
   );
   return (

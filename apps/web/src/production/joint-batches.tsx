@@ -1,32 +1,24 @@
-import { JOINT_METHODS, type JointMethod, type StoredRow } from '@nuvar/book';
-import type { JointView } from '@nuvar/core';
+import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { model } from '../book/model.js';
-import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import { nextPosition } from '../book/operations.js';
 import { useAll, useRow, useRowsOf, useSettings, useUnarchived } from '../book/use-book.js';
 import { Fields } from '../controls/fields.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
-import { figureColumn, type GridWriter } from '../controls/grid-model.js';
+import { figureColumn } from '../controls/grid-model.js';
 import { ListAndDetail } from '../controls/list-and-detail.js';
 import { rowChoiceColumn } from '../controls/row-choice-column.js';
 import { RowField } from '../controls/row-field.js';
-import { removalInBook, rowsWriter } from '../controls/rows-writer.js';
+import { rowsWriter } from '../controls/rows-writer.js';
 import { useChosenRow } from '../controls/use-chosen-row.js';
 import { useView } from '../engine/use-view.js';
-import { Amount } from '../figures/amount.js';
-import { DetailHeading } from '../figures/detail-heading.js';
 import { LeadFigure } from '../figures/lead-figure.js';
+import { Further, JOINT_WORDS, Shares } from './joint-shares.js';
 
 type Process = StoredRow<'jointProcess'>;
 type Output = StoredRow<'jointOutput'>;
 
-const JOINT_WORDS: Readonly<Record<JointMethod, string>> = {
-  quantity: 'quantity',
-  'sales value at split-off': 'sales value at split-off',
-  'net realisable value': 'net realisable value',
-  'constant margin': 'constant margin',
-};
 const BY_PRODUCT_WORDS = { 'taken off the joint cost': 'taken off the joint cost', income: 'shown as income' };
 
 const writer = rowsWriter<Process>('jointProcess', {
@@ -134,21 +126,15 @@ function Outputs({ id, outputs }: { readonly id: string; readonly outputs: reado
     ];
   }, [locale, currency, products, id]);
   const outputWriter = useMemo(
-    (): GridWriter<Output, Partial<Output>> => ({
-      update: (row, patch) => updateOf('jointOutput', row, patch),
-      create: (outputId, patch, before) =>
-        patch.name === undefined
-          ? null
-          : [
-              createOf('jointOutput', outputId, {
-                processId: id,
-                unit: outputs[0]?.unit ?? 'kg',
-                position: nextPosition('jointOutput', outputs, before),
-                ...patch,
-              }),
-            ],
-      remove: ({ id: outputId }) => removalInBook('jointOutput', outputId),
-    }),
+    () =>
+      rowsWriter<Output>('jointOutput', {
+        needs: 'name',
+        fixed: (before) => ({
+          processId: id,
+          unit: outputs[0]?.unit ?? 'kg',
+          position: nextPosition('jointOutput', outputs, before),
+        }),
+      }),
     [id, outputs],
   );
   return (
@@ -161,116 +147,4 @@ function Outputs({ id, outputs }: { readonly id: string; readonly outputs: reado
       empty="What comes out of one batch, how much of it, and what it sells for at split-off or after further processing. A by-product bears none of the joint cost."
     />
   );
-}
-
-interface SharesProps {
-  readonly view: JointView;
-  readonly outputs: readonly Output[];
-}
-
-/** The joint cost by each of the four methods, with the margin that each leaves. */
-function Shares({ view, outputs }: SharesProps) {
-  const { currency } = useSettings();
-  const main = outputs.filter(({ isByProduct }) => !isByProduct);
-  return (
-    <section aria-label="Joint cost by method">
-      <DetailHeading>{`Joint cost by method, ${currency}, and margin in %`}</DetailHeading>
-      <div className="overflow-x-auto">
-        <table className="table mt-1 w-auto">
-          <thead>
-            <tr>
-              <th scope="col">Output</th>
-              {JOINT_METHODS.map((method) => (
-                <th key={method} scope="col" colSpan={2} className="text-right">
-                  {JOINT_WORDS[method]}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {main.map(({ id, name }) => (
-              <tr key={id}>
-                <th scope="row" className="font-normal">
-                  {name}
-                </th>
-                {JOINT_METHODS.map((method) => (
-                  <ShareCells key={method} figures={view.outputs[id]?.methods[method]} />
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-    </section>
-  );
-}
-
-function ShareCells({
-  figures,
-}: {
-  readonly figures: JointView['outputs'][string]['methods'][JointMethod] | undefined;
-}) {
-  return (
-    <>
-      <td className="text-right">
-        <Amount figure={figures?.share} digits={2} />
-      </td>
-      <td className="text-right text-soft">
-        <Amount figure={figures?.margin} digits={1} />
-      </td>
-    </>
-  );
-}
-
-/** Sell at split-off, or go further: only what changes counts, and not the joint cost. */
-function Further({ view, outputs }: SharesProps) {
-  const { currency } = useSettings();
-  const asked = outputs.flatMap((output) => {
-    const further = view.outputs[output.id]?.further;
-    return further ? [{ ...output, further }] : [];
-  });
-  if (asked.length === 0) return null;
-  return (
-    <section aria-label="Sell at split-off or go further">
-      <DetailHeading>{`Sell at split-off, or go further? ${currency} a batch`}</DetailHeading>
-      <table className="table mt-1 w-auto">
-        <thead>
-          <tr>
-            <th scope="col">Output</th>
-            {['Sold for more', 'Further cost', 'Gain'].map((header) => (
-              <th key={header} scope="col" className="text-right">
-                {header}
-              </th>
-            ))}
-            <th scope="col">Decision</th>
-          </tr>
-        </thead>
-        <tbody>
-          {asked.map(({ id, name, further }) => (
-            <tr key={id}>
-              <th scope="row" className="font-normal">
-                {name}
-              </th>
-              <td className="text-right">
-                <Amount figure={further.more} digits={2} />
-              </td>
-              <td className="text-right">
-                <Amount figure={further.cost} digits={2} />
-              </td>
-              <td className="text-right">
-                <Amount figure={further.gain} digits={2} />
-              </td>
-              <td>{decisionOf(further.gain.amount)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
-}
-
-function decisionOf(gain: string | null): string {
-  if (gain === null) return '';
-  if (Number(gain) === 0) return 'the same either way';
-  return gain.startsWith('-') ? 'sell at split-off' : 'go further';
 }
