@@ -5,8 +5,9 @@ export default defineConfig({
   ssr: { resolve: { conditions: ['nuvar-source'] } },
   test: {
     projects: [
-      { extends: true, test: { name: 'book', include: ['packages/book/src/**/*.test.ts'] } },
-      { extends: true, test: { name: 'core', include: ['packages/core/src/**/*.test.ts'] } },
+      // Book and core keep nothing between calls, so that their files can share what they import.
+      { extends: true, test: { name: 'book', include: ['packages/book/src/**/*.test.ts'], isolate: false } },
+      { extends: true, test: { name: 'core', include: ['packages/core/src/**/*.test.ts'], isolate: false } },
       {
         extends: true,
         test: {

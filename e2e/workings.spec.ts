@@ -24,6 +24,7 @@ test('a price opens down to the pack price, which is changed right there and tak
     'Price at which contribution is zero, exact',
     'Price before tax',
     'To be covered',
+    'Variable cost',
     'Cost before overhead',
     'Prime cost',
     'Direct materials',
