@@ -55,7 +55,7 @@ import {
   SupplierPrice,
   TaxRegistration,
 } from './purchasing/index.js';
-import { Channel, PricePoint } from './selling/index.js';
+import { Channel, FeeBand, FeeRule, PricePoint } from './selling/index.js';
 import { Settings } from './settings.js';
 
 /** All that is to be known of a kind of row beside its fields. */
@@ -178,6 +178,8 @@ export const KINDS = {
   overheadActual: described(OverheadActual, { label: 'actual overhead', toldBy: ['month'] }),
   chargeOutRate: described(ChargeOutRate, { label: 'charge-out rate', uniqueName: true }),
   channel: described(Channel, { label: 'sales channel', uniqueName: true }),
+  feeRule: described(FeeRule, { label: 'fee', copiedWith: ['channelId'] }),
+  feeBand: described(FeeBand, { label: 'band of a fee', toldBy: ['ruleId'], copiedWith: ['ruleId'] }),
   season: described(Season, { label: 'season', uniqueName: true }),
   plannedVolume: described(PlannedVolume, { label: 'planned volume', ...ofProduct }),
   plannedMonth: described(PlannedMonth, { label: 'planned month', toldBy: ['volumeId'], copiedWith: ['volumeId'] }),

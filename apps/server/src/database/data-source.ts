@@ -17,6 +17,7 @@ import { StockLedger1765300000000 } from './migrations/1765300000000-stock-ledge
 import { DocumentJobs1765400000000 } from './migrations/1765400000000-document-jobs.js';
 import { OrderQuantities1765500000000 } from './migrations/1765500000000-order-quantities.js';
 import { OverheadInFull1765600000000 } from './migrations/1765600000000-overhead-in-full.js';
+import { FeeRules1765700000000 } from './migrations/1765700000000-fee-rules.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -37,6 +38,7 @@ const MIGRATIONS = [
   DocumentJobs1765400000000,
   OrderQuantities1765500000000,
   OverheadInFull1765600000000,
+  FeeRules1765700000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -44,10 +44,12 @@ afterAll(async () => {
 
 describe('a database of before', () => {
   it('keeps every row when it is brought up, and each name its key', async () => {
-    const { costPool, plannedVolume, ...kept } = await countOf(database);
-    // What was said in columns before has rows of its own since: pools of running costs, and planned volumes.
-    expect([costPool?.length, plannedVolume?.length].every((count) => count !== undefined && count > 0)).toBe(true);
-    expect({ ...kept, costPool: [], plannedVolume: [] }).toEqual(before);
+    const { costPool, plannedVolume, feeRule, ...kept } = await countOf(database);
+    // What was said in columns before has rows of its own since: pools of running costs, planned volumes, fees of channels.
+    expect(
+      [costPool, plannedVolume, feeRule].map((rows) => rows?.length).every((count) => count !== undefined && count > 0),
+    ).toBe(true);
+    expect({ ...kept, costPool: [], plannedVolume: [], feeRule: [] }).toEqual(before);
     for (const kind of UNIQUELY_NAMED) {
       const rows: { id: string; name: string; name_key: string }[] = await database.query(
         `SELECT id, name, name_key FROM ${tableName(kind)} ORDER BY id`,

@@ -220,9 +220,9 @@ export const SCREENS = {
     finds: [{ kind: 'product', what: 'price' }],
   },
   channels: {
-    path: 'sell/channels',
+    path: 'sell/channels/:rowId?',
     name: 'Sales channels',
-    edits: { channel: {} },
+    edits: { channel: {}, feeRule: {}, feeBand: {} },
     finds: [{ kind: 'channel', what: 'place to sell', field: 'name' }],
   },
   plan: {

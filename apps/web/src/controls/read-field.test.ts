@@ -10,7 +10,7 @@ describe('what is typed into a field', () => {
     ['18.90/24', 'supplierPrice', 'price', '0.7875'],
     ['12,50', 'supplierPrice', 'price', '12.50'],
     ['', 'supplierPrice', 'price', null],
-    ['15 %', 'channel', 'feePercent', '15'],
+    ['15 %', 'feeRule', 'percent', '15'],
     ['1 h 30', 'labourStep', 'time', '90'],
     ['6', 'settings', 'openDaysPerWeek', 6],
     ['gbp', 'settings', 'currency', 'GBP'],
@@ -27,7 +27,7 @@ describe('what is typed into a field', () => {
 
   it.each<[typed: string, kind: Kind, field: string, sentence: RegExp]>([
     ['a lot', 'supplierPrice', 'price', /not a number that can be read/],
-    ['', 'channel', 'feePercent', /cannot be empty/],
+    ['', 'settings', 'salesTaxPercent', /cannot be empty/],
     ['5 kg', 'supplierPrice', 'price', /takes a number without "kg"/],
     ['furlong', 'material', 'baseUnit', /"furlong" is not a unit in this book yet/],
     ['2 furlongs', 'supplierPrice', 'price', /takes a number without "furlongs"/],

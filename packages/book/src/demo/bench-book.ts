@@ -31,14 +31,12 @@ export function benchBook(asked: Partial<BenchSize> = {}): BookFile {
     onCostPercent: '21',
     productivePercent: '85',
   });
-  const channels = range(size.channels).map((index) =>
-    book.add('channel', {
-      name: `Channel ${index + 1}`,
-      feePercent: String(index),
-      feePerOrder: '0.35',
-      unitsPerOrder: '2',
-    }),
-  );
+  const channels = range(size.channels).map((index) => {
+    const channelId = book.add('channel', { name: `Channel ${index + 1}`, unitsPerOrder: '2' });
+    book.add('feeRule', { channelId, name: 'Commission', percent: String(index) });
+    book.add('feeRule', { channelId, position: 1, name: 'Order fee', takenOf: 'order', amount: '0.35' });
+    return channelId;
+  });
   const [deepest, middle] = [Math.floor(size.products / 5), Math.floor(size.products / 4)];
   const levels: string[][] = [[], [], []];
   for (const index of range(size.products)) {

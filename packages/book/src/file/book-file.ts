@@ -9,11 +9,12 @@ import {
 import { ruleProblems } from '../change/rules/index.js';
 import { isKind, isOfBook, type Kind, STORED_KINDS } from '../kinds.js';
 import { problem, type Problem } from '../problem/index.js';
+import { withFeeRules } from './fee-rules.js';
 import { withPoolsAndVolumes } from './pools-and-volumes.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 7;
+export const BOOK_FILE_VERSION = 8;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -36,6 +37,8 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   5: (file) => ({ ...file, version: 6 }),
   // Format 7 plans units by channel, and puts running costs into pools.
   6: (file) => ({ ...file, version: 7, rows: withPoolsAndVolumes(file.rows) }),
+  // Format 8 takes the fees of a channel apart.
+  7: (file) => ({ ...file, version: 8, rows: withFeeRules(file.rows) }),
 };
 
 /** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */

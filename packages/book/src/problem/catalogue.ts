@@ -55,6 +55,7 @@ export const PROBLEMS = {
   ],
   'too-many-movements': [422, 'There are more than {most} movements in this period. Choose a shorter one.'],
   'entered-twice': [422, 'There is a {kind} for this already. Change that one.'],
+  'least-above-most': [422, '"At most" cannot be less than "at least".'],
   'ends-before-it-begins': [422, 'The last day cannot be before the first.'],
   'not-a-service-department': [422, '{name} is not a service department, so no other department uses its services.'],
   'pool-over-100': [422, 'The activities would take {percent} % of {pool}. Together they can take at most 100 %.'],

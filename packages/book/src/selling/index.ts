@@ -1,4 +1,14 @@
-export { Channel, FEE_BASES, type FeeBasis } from './channel.js';
+export { Channel } from './channel.js';
+export {
+  FEE_BAND_RULES,
+  FEE_BASES,
+  FeeBand,
+  type FeeBandRule,
+  type FeeBasis,
+  FeeRule,
+  PRICE_FEE_BASES,
+  SPREAD_FEE_BASES,
+} from './fee-rule.js';
 export {
   ENDING_DIRECTIONS,
   PRICE_BASES,

@@ -61,7 +61,18 @@ describe('figures', () => {
 describe('slopes', () => {
   it('are what a small step of each input really does, rounding and choices aside', () => {
     const { rows, point } = workshop({
-      channel: { feePercent: '3', feePerOrder: '0.30', unitsPerOrder: '1.6' },
+      channel: { unitsPerOrder: '1.6' },
+      fees: [
+        { percent: '3', taxPercent: '20' },
+        { takenOf: 'order', amount: '0.30' },
+        {
+          bandRule: 'slice by slice',
+          bands: [
+            { upTo: '10', percent: '4' },
+            { percent: '2', amount: '0.10' },
+          ],
+        },
+      ],
       pricePoint: { taxPercent: '20', taxInside: true, discountPercent: '5', price: '30' },
       billLine: { lossPercent: '8' },
       product: { batchSize: '12', yieldPercent: '92' },

@@ -21,7 +21,8 @@ function period({ made, sold, price, variable, fee = '0', fixedProduction, fixed
     book.add('runningCost', { name: 'Works', amount: fixedProduction });
     book.add('runningCost', { name: 'Office', amount: fixedOther, poolId: office });
     book.add('costingMethod', { name: 'By the unit', basis: 'units', normalCapacity: normal, role: 'book' });
-    const channelId = book.add('channel', { name: 'Shop', feePerOrder: fee });
+    const channelId = book.add('channel', { name: 'Shop' });
+    book.add('feeRule', { channelId, name: 'Fee', takenOf: 'order', amount: fee });
     const productId = book.add('product', { name: 'Thing', costing: 'typed totals', madePerMonth: made });
     book.add('typedCost', { productId, element: 'materials', amount: variable });
     book.add('pricePoint', { productId, channelId, price, taxInside: false });

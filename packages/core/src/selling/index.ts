@@ -1,4 +1,5 @@
 import type { Calculation } from '../sheet/index.js';
+import { channelTake, feeAtPrice } from './fees/channel-take.js';
 import { landedSale } from './landed-sale.js';
 import { netRealisable } from './net-realisable.js';
 import { priceLimits } from './price-limits.js';
@@ -9,6 +10,8 @@ import { setPrice } from './set-price.js';
 import { unitBehaviour } from './unit-cost.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
+export { channelTake, feeAtPrice } from './fees/channel-take.js';
+export { isInForce } from './fees/fee-terms.js';
 export { landedSale } from './landed-sale.js';
 export { netRealisable } from './net-realisable.js';
 export { priceLimits } from './price-limits.js';
@@ -30,4 +33,6 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   salesPerMonth,
   landedSale,
   netRealisable,
+  feeAtPrice,
+  channelTake,
 ];

@@ -2,7 +2,7 @@ import { type Figure, missing, percentOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
-import { exactPriceForTarget, floorPrice, suggestedPrice } from './price-for-target.js';
+import { floorPrice, priceForTarget, type ReachedPrice, suggestedPrice } from './price-for-target.js';
 import { unitCostOf } from './unit-cost.js';
 import { setPrice, type SetPrice } from './set-price.js';
 
@@ -38,9 +38,9 @@ export const priceLimits: Calculation<PriceLimits> = {
     const { changingCost, fullCost } = unitCostOf(sheet, sold.product.id);
     const currency = bookCurrency(sheet);
     const floor = (cost: Figure, name: string) => floorPrice(cost, sold.terms, currency, sold.product.name, name);
-    const exactPrice = targetPrice(sheet, sold, fullCost);
+    const reached = targetPrice(sheet, sold, fullCost, currency);
     const { ending, endingDirection } = sold.point;
-    const suggested = suggestedPrice(exactPrice, ending, endingDirection, currency, sold.product.name);
+    const suggested = suggestedPrice(reached, ending, endingDirection, currency, sold.product.name);
     const contributionFloor = floor(changingCost, 'Price at which contribution is zero');
     const profitFloor = floor(fullCost, 'Price at which profit is zero');
     const kept = sold.terms.keptAfterDiscount;
@@ -49,7 +49,7 @@ export const priceLimits: Calculation<PriceLimits> = {
         ? listed
         : percentOf({ name: `${listed.name}, after the discount`, subject: listed.subject }, kept, listed);
     return {
-      exactPrice,
+      exactPrice: reached.exact,
       suggested,
       contributionFloor,
       profitFloor,
@@ -72,19 +72,27 @@ function noLimits(price: Figure): PriceLimits {
   };
 }
 
-function targetPrice(sheet: Sheet, { point, product, terms }: NonNullable<SetPrice['sold']>, cost: Figure): Figure {
+function targetPrice(
+  sheet: Sheet,
+  { point, product, terms }: NonNullable<SetPrice['sold']>,
+  cost: Figure,
+  currency: string,
+): ReachedPrice {
   const subject = product.name;
   const perUnit = money(sheet).per(unit(product.outputUnit));
   if (point.basis === 'typed')
-    return missing(
-      { name: 'Suggested price', subject, unit: perUnit },
-      sellingGap('price-is-typed', null, { subject }),
-    );
+    return {
+      exact: missing(
+        { name: 'Suggested price', subject, unit: perUnit },
+        sellingGap('price-is-typed', null, { subject }),
+      ),
+      listed: null,
+    };
   const target = sheet.input('pricePoint', point, 'target', {
     name: `Target ${point.basis}`,
     subject,
     unit: point.basis === 'profit' ? perUnit : PERCENT,
     whenEmpty: (place) => sellingGap('no-target', place, { subject }),
   });
-  return exactPriceForTarget(point.basis, target, terms, cost, subject);
+  return priceForTarget(point.basis, target, terms, cost, subject, currency);
 }

@@ -1,7 +1,8 @@
 import type { RowOf } from '@nuvar/book';
-import { choice, constant, difference, type Figure, quotient, sum } from '../figure/index.js';
-import { PERCENT, unit } from '../quantity/index.js';
-import { money, ORDER, type Sheet } from '../sheet/index.js';
+import { choice, constant, difference, type Figure, sum } from '../figure/index.js';
+import { PERCENT } from '../quantity/index.js';
+import type { Sheet } from '../sheet/index.js';
+import { feeTermsOf, type FeeTerms } from './fees/fee-terms.js';
 
 /** On what terms a product is sold in a channel: tax, and what the channel takes. */
 export interface SaleTerms {
@@ -10,12 +11,9 @@ export interface SaleTerms {
   readonly tax: Figure;
   /** 100 % and the tax: the price paid in percent of the price before tax. */
   readonly priceWithTax: Figure;
-  readonly feePercent: Figure;
-  readonly feeOfPricePaid: boolean;
+  readonly fees: readonly FeeTerms[];
   /** The share of the list price that is left after the standing discount, in percent; null where there is none. */
   readonly keptAfterDiscount: Figure | null;
-  /** The fixed fee per order, brought to one unit. */
-  readonly fixedFee: Figure;
 }
 
 export const THE_WHOLE = constant('The price before tax', '100', PERCENT, 'definition');
@@ -29,29 +27,12 @@ export function saleTerms(
 ): SaleTerms {
   const settings = sheet.settings();
   const tax = taxOf(sheet, settings, point);
-  const perUnit = unit(product.outputUnit);
-  const perOrder = sheet.input('channel', channel, 'feePerOrder', {
-    name: 'Fixed fee per order',
-    subject: channel.name,
-    unit: money(sheet).per(ORDER),
-  });
-  const unitsPerOrder = sheet.input('channel', channel, 'unitsPerOrder', {
-    name: 'Units per order',
-    subject: channel.name,
-    unit: perUnit.per(ORDER),
-  });
   return {
     taxInside: point?.taxInside ?? settings.pricesIncludeTax,
     tax,
     priceWithTax: sum('Price with tax', PERCENT, [THE_WHOLE, tax]),
     keptAfterDiscount: keptAfterDiscount(sheet, product, point),
-    feePercent: sheet.input('channel', channel, 'feePercent', {
-      name: 'Percentage fee',
-      subject: channel.name,
-      unit: PERCENT,
-    }),
-    feeOfPricePaid: channel.feeBasis === 'price paid',
-    fixedFee: quotient({ name: 'Fixed fee per unit', subject: channel.name }, perOrder, unitsPerOrder),
+    fees: feeTermsOf(sheet, channel, product),
   };
 }
 

@@ -1,4 +1,5 @@
 import { difference, type Figure, percentOf, sum, wholeOf } from '../figure/index.js';
+import { feeAmount } from './fees/fee-amount.js';
 import type { SaleTerms } from './sale-terms.js';
 
 /** What one unit costs the seller, before what the channel takes. */
@@ -27,8 +28,11 @@ export function netProceedsAt(price: Figure, terms: SaleTerms, subject: string):
   const named = (name: string) => ({ name, subject });
   const beforeTax = terms.taxInside ? wholeOf(named('Price before tax'), price, terms.priceWithTax) : price;
   const paid = terms.taxInside ? price : percentOf(named('Price paid'), terms.priceWithTax, beforeTax);
-  const percentageFee = percentOf(named('Percentage fee'), terms.feePercent, terms.feeOfPricePaid ? paid : beforeTax);
-  const fees = sum(named('Fees'), price.unit, [percentageFee, terms.fixedFee]);
+  const fees = sum(
+    named('Fees'),
+    price.unit,
+    terms.fees.map((fee) => feeAmount(fee, { beforeTax, paid }, subject)),
+  );
   return {
     beforeTax,
     tax: difference(named('Sales tax'), paid, beforeTax),

@@ -35,10 +35,12 @@ describe('what is left of a sale', () => {
   // By hand: 24.00 with 20 % tax inside is 20.00; fee 5 % of 24.00 = 1.20, and 0.80 an order of two = 0.40.
   it('takes the tax out unrounded, and fees of what the customer pays', () => {
     const names = ['beforeTax', 'paid', 'fees', 'contribution', 'profit'];
-    const channel = { feePercent: '5', feePerOrder: '0.80', unitsPerOrder: '2' };
+    const channel = { unitsPerOrder: '2' };
+    const fees = [{ percent: '5' }, { takenOf: 'order', amount: '0.80' }];
     const pricePoint = { price: '24', taxInside: true, taxPercent: '20' };
-    expect(figures({ channel, pricePoint }, ...names)).toEqual(['20', '24', '1.6', '11.4', '6.4']);
-    expect(figures({ channel: { ...channel, feeBasis: 'price before tax' }, pricePoint }, 'fees')).toEqual(['1.4']);
+    expect(figures({ channel, fees, pricePoint }, ...names)).toEqual(['20', '24', '1.6', '11.4', '6.4']);
+    const beforeTax = [{ ...fees[0], takenOf: 'price before tax' }, ...fees.slice(1)];
+    expect(figures({ channel, fees: beforeTax, pricePoint }, 'fees')).toEqual(['1.4']);
     expect(figures({ pricePoint: { price: '20', taxPercent: '20' } }, 'beforeTax', 'paid')).toEqual(['20', '24']);
   });
 
@@ -64,15 +66,13 @@ describe('the price for a target', () => {
         fc.boolean(),
         fc.boolean(),
         (basis, target, fee, fixed, tax, taxInside, ofPaid) => {
-          const channel = {
-            feePercent: String(fee / 4),
-            feePerOrder: String(fixed / 100),
-            feeBasis: ofPaid ? 'price paid' : 'price before tax',
-          };
+          const fees = [
+            { percent: String(fee / 4), takenOf: ofPaid ? 'price paid' : 'price before tax' },
+            { takenOf: 'order', amount: String(fixed / 100) },
+          ];
           const pricePoint = { basis, target: String(target), taxInside, taxPercent: String(tax) };
-          const [suggested = ''] = figures({ channel, pricePoint }, 'suggested');
-          const reached = (price: string) =>
-            Number(figures({ channel, pricePoint: { ...pricePoint, price } }, basis)[0]);
+          const [suggested = ''] = figures({ fees, pricePoint }, 'suggested');
+          const reached = (price: string) => Number(figures({ fees, pricePoint: { ...pricePoint, price } }, basis)[0]);
           expect(reached(suggested)).toBeGreaterThanOrEqual(target - 1e-9);
           expect(reached(decimal(suggested).minus('0.01').toFixed())).toBeLessThan(target);
         },
@@ -83,7 +83,7 @@ describe('the price for a target', () => {
 
   it('says in words where no price reaches it, and which limit it comes near', () => {
     const { rows, point } = workshop({
-      channel: { feePercent: '15', feeBasis: 'price before tax' },
+      fees: [{ percent: '15', takenOf: 'price before tax' }],
       pricePoint: { basis: 'margin', target: '85' },
     });
     const suggested = evaluated(rows).figure(`priceLimits/${point}/suggested`);
@@ -95,9 +95,12 @@ describe('the price for a target', () => {
   });
 
   it('has two floors: contribution zero and profit zero', () => {
-    const channel = { feePercent: '10', feePerOrder: '0.20', feeBasis: 'price before tax' };
+    const fees = [
+      { percent: '10', takenOf: 'price before tax' },
+      { takenOf: 'unit', amount: '0.20' },
+    ];
     // (7.00 + 0.20) / 0.9 = 8.00 and (12.00 + 0.20) / 0.9 = 13.555...
-    expect(figures({ channel }, 'contributionFloor', 'profitFloor')).toEqual(['8', '13.56']);
+    expect(figures({ fees }, 'contributionFloor', 'profitFloor')).toEqual(['8', '13.56']);
   });
 });
 
@@ -135,7 +138,7 @@ describe('a target that is out of reach, or no target at all', () => {
   it('names the margin that the fee leaves, below zero too', () => {
     const { rows, point } = workshop({
       settings: { salesTaxPercent: '20' },
-      channel: { feePercent: '90', feeBasis: 'price paid' },
+      fees: [{ percent: '90' }],
       pricePoint: { basis: 'margin', target: '10', taxInside: true },
     });
     const limits = evaluated(rows).read(priceLimits, point);

@@ -10,6 +10,7 @@ export {
   dayIn,
   HOUR,
   LINE,
+  LISTING,
   MINUTE,
   money,
   MONTH,

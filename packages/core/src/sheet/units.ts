@@ -11,6 +11,7 @@ export const DAY = unit('day');
 export const HOUR = unit('h');
 export const MINUTE = unit('min');
 export const ORDER = unit('order');
+export const LISTING = unit('listing');
 /** Units of output, whatever each product counts them in. */
 export const OUTPUT = unit('unit');
 export const LINE = unit('line');

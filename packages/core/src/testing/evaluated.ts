@@ -40,8 +40,13 @@ export interface Workshop {
 
 type Fields = Record<string, unknown>;
 
+/** Fields of its rows by kind, and the fees of its channel, each with its bands. */
+export type WorkshopFields = Partial<Record<Kind, Fields>> & {
+  readonly fees?: readonly (Fields & { readonly bands?: readonly Fields[] })[];
+};
+
 /** Builds it, with fields of its rows set otherwise where an example wants it so. */
-export function workshop(fields: Partial<Record<Kind, Fields>> = {}): Workshop {
+export function workshop(fields: WorkshopFields = {}): Workshop {
   const ids = {} as Record<'product' | 'material' | 'price' | 'line' | 'point' | 'channel' | 'settings', string>;
   const rows = rowsOf((book) => {
     const add = (kind: Kind, usual: Fields) => book.add(kind, { ...usual, ...fields[kind] });
@@ -63,6 +68,10 @@ export function workshop(fields: Partial<Record<Kind, Fields>> = {}): Workshop {
     add('labourStep', { productId: ids.product, name: 'Make', gradeId, timeBasis: 'minutes per unit', time: '15' });
     add('runningCost', { name: 'Rent', amount: '500' });
     ids.channel = add('channel', { name: 'Shop' });
+    (fields.fees ?? []).forEach(({ bands = [], ...fee }, position) => {
+      const ruleId = book.add('feeRule', { channelId: ids.channel, position, name: `Fee ${position + 1}`, ...fee });
+      bands.forEach((each) => book.add('feeBand', { ruleId, ...each }));
+    });
     ids.point = add('pricePoint', { productId: ids.product, channelId: ids.channel, price: '20', taxInside: false });
   });
   return { rows, ...ids };

@@ -30,6 +30,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   absorbed: 'overheadActual',
   joint: 'jointProcess',
   profit: null,
+  channel: 'channel',
   chargeOut: 'chargeOutRate',
   tiedPrices: null,
   material: 'material',
@@ -198,7 +199,7 @@ describe('a working', () => {
     const point = rows.all('pricePoint')[0]?.id ?? '';
     const fees = VIEWS.working(evaluation, `setPrice/${point}/fees`);
     expect(fees?.meaning).toBe('The channel fees on one unit sold.');
-    const percentage = fees?.parts.find(({ name }) => name === 'Percentage fee');
+    const percentage = fees?.parts.find(({ name }) => name === 'Card payment');
     expect(VIEWS.working(evaluation, percentage?.reference ?? '')?.meaning).toBe('');
   });
 

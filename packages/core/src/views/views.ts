@@ -8,6 +8,7 @@ import { behaviourView } from './behaviour-view.js';
 import { billShareView } from './bill-share-view.js';
 import { cardByMethodView } from './card-by-method-view.js';
 import { cardView } from './card-view.js';
+import { channelView } from './channel-view.js';
 import { chargeOutView } from './charge-out-view.js';
 import { comparedShipmentsView } from './compared-shipments-view.js';
 import { againstView, frozenView } from './comparison-view.js';
@@ -64,6 +65,7 @@ export const VIEWS = {
   absorbed: (evaluation: Evaluation, id: string) => absorbedView(evaluation, id),
   joint: (evaluation: Evaluation, id: string) => jointView(evaluation, id),
   profit: (evaluation: Evaluation, id: string) => profitView(evaluation, id),
+  channel: (evaluation: Evaluation, id: string) => channelView(evaluation, id),
   chargeOut: (evaluation: Evaluation, id: string) => chargeOutView(evaluation, id),
   material: (evaluation: Evaluation, id: string) => materialView(evaluation, id),
   tiedPrices: (evaluation: Evaluation, _id: string) => tiedPricesView(evaluation),

@@ -17,6 +17,7 @@ const ONCE: Partial<Readonly<Record<Kind, readonly [of: string, and: string]>>> 
   activityUse: ['productId', 'activityId'],
   costIncrease: ['runningCostId', 'validFrom'],
   costStep: ['runningCostId', 'upTo'],
+  feeBand: ['ruleId', 'upTo'],
 };
 
 /** What two rows say together is entered once. */
@@ -34,9 +35,9 @@ export const pairsDiffer: RowRule = {
   },
 };
 
-/** A cost, or a season of opening days, does not end before it begins. */
-export const endsAfterItBegins: RowRule<'runningCost' | 'openSeason'> = {
-  kinds: ['runningCost', 'openSeason'],
+/** A cost, a season of opening days, or a fee does not end before it begins. */
+export const endsAfterItBegins: RowRule<'runningCost' | 'openSeason' | 'feeRule'> = {
+  kinds: ['runningCost', 'openSeason', 'feeRule'],
   reads: ['startsOn', 'endsOn'],
   since: OVERHEAD_SINCE,
   problems(_book, { kind, after }) {

@@ -5,11 +5,10 @@ import { at, type Ids } from './ids.js';
 export function addPrices(book: BookBuilder, products: Ids): string {
   const channelId = book.add('channel', {
     name: 'Own web shop',
-    feePercent: '2.9',
-    feeBasis: 'price paid',
-    feePerOrder: '0.30',
     unitsPerOrder: '1.6',
   });
+  book.add('feeRule', { channelId, position: 0, name: 'Card payment', takenOf: 'price paid', percent: '2.9' });
+  book.add('feeRule', { channelId, position: 1, name: 'Card payment, fixed', takenOf: 'order', amount: '0.30' });
   const price = (product: string, fields: Record<string, unknown>) =>
     book.add('pricePoint', { productId: at(products, product), channelId, taxInside: true, ...fields });
   price('Everyday mug', { price: '19.50' });
