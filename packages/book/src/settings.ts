@@ -1,4 +1,4 @@
-import { Choice, CurrencyCode, DecimalText, Flag, Name, WholeNumber } from './fields/index.js';
+import { Choice, CurrencyCode, DecimalText, Flag, Name, Text, WholeNumber } from './fields/index.js';
 import { WeekdaysRow } from './overhead/weekdays.js';
 import { PLANNING_BASES, STOCK_METHODS, type PlanningBasis, type StockMethod } from './purchasing/planning-basis.js';
 
@@ -83,6 +83,10 @@ export class Settings extends WeekdaysRow {
   /** Whether the simulated rate service is asked for exchange rates; where not, they are typed. */
   @Flag({ label: 'Use the simulated rate service' })
   useRateService = true;
+
+  /** What stands at the head of quotes: name, address, numbers. */
+  @Text({ label: 'Letterhead' })
+  letterhead = '';
 
   /** How materials are planned that do not say otherwise. */
   @Choice(PLANNING_BASES, { label: 'Planning basis' })

@@ -18,6 +18,7 @@ import { DocumentJobs1765400000000 } from './migrations/1765400000000-document-j
 import { OrderQuantities1765500000000 } from './migrations/1765500000000-order-quantities.js';
 import { OverheadInFull1765600000000 } from './migrations/1765600000000-overhead-in-full.js';
 import { FeeRules1765700000000 } from './migrations/1765700000000-fee-rules.js';
+import { Selling1765800000000 } from './migrations/1765800000000-selling.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -39,6 +40,7 @@ const MIGRATIONS = [
   OrderQuantities1765500000000,
   OverheadInFull1765600000000,
   FeeRules1765700000000,
+  Selling1765800000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

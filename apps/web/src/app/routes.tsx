@@ -28,6 +28,7 @@ const COMPONENTS: Readonly<Record<ScreenId, () => Promise<ComponentType>>> = {
   chargeOut: async () => (await import('../overhead/charge-out-screen.js')).ChargeOutScreen,
   sell: async () => (await import('../selling/sell-screen.js')).SellScreen,
   channels: async () => (await import('../selling/channels-screen.js')).ChannelsScreen,
+  postage: async () => (await import('../selling/postage-screen.js')).PostageScreen,
   plan: async () => (await import('../planning/plan-screen.js')).PlanScreen,
   looseEnds: async () => (await import('./loose-ends-screen.js')).LooseEndsScreen,
   history: async () => (await import('./history-screen.js')).HistoryScreen,

@@ -11,6 +11,7 @@ import { AddMemberForm } from '../accounts/forms.js';
 import { FormEntry, FormProblem } from '../controls/form-entry.js';
 import { useCheckedForm } from '../controls/use-checked-form.js';
 import { RowField } from '../controls/row-field.js';
+import { SalesTaxRates } from '../selling/sales-tax-rates.js';
 import {
   problemsOf,
   useMembersQuery,
@@ -65,6 +66,9 @@ export function SettingsScreen() {
         <p className="text-soft">Each material can override this. Open days and normal hours are set under Run.</p>
         <div className="mt-6">
           <RatesGrid />
+        </div>
+        <div className="mt-6">
+          <SalesTaxRates />
         </div>
         <div className="mt-6">
           <TaxOnPurchases />

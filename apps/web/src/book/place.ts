@@ -19,6 +19,8 @@ export function useAddress(): (screen: ScreenId, row?: string) => string {
   return useCallback((screen, row) => `${book}${screenPath(screen, row)}`, [book]);
 }
 
+const HAVE_PARTS = new Set(['frozenCard', 'supplierPrice', 'feeRule', 'pricePoint']);
+
 /** What a row belongs to: of the references that go with it the one that is filled, of a bill line always the product. */
 function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMaterial'> {
   const row: object | undefined = model.rows.row(kind, id);
@@ -29,7 +31,8 @@ function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMateri
   );
   const owner = row && belongsTo && fieldValue(row, belongsTo.name);
   // A line of a saved card and a break of a price are edited where that which they belong to is.
-  const isOfPart = belongsTo?.target === 'frozenCard' || belongsTo?.target === 'supplierPrice';
+  // So are the bands and sizes of a fee, and what belongs to a price.
+  const isOfPart = belongsTo?.target !== undefined && HAVE_PARTS.has(belongsTo.target);
   if (isOfPart && typeof owner === 'string') return ownerOf(belongsTo.target as Kind, owner);
   return { owner: typeof owner === 'string' ? owner : id, isOfMaterial: belongsTo?.target === 'material' };
 }

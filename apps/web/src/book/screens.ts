@@ -43,10 +43,18 @@ const ABOUT = new Set([
   'archived',
   'ruleSet',
   'note',
+  'packedLength',
+  'packedWidth',
+  'packedHeight',
+  'packedWeight',
+  'packagingWeight',
 ]);
 const OPEN_DAYS = new Set(['openDaysPerWeek', 'closedDaysPerYear', 'openDaysPerMonth', 'openDayRule', ...WEEKDAYS]);
 const ORDERING = new Set(['reorderLevel', 'yearlyNeed']);
 const ABOUT_SHIPMENT = new Set(['name', 'origin', 'destination', 'customsProfileId', 'customsRate', 'ruleSet', 'note']);
+const RETURNS = new Set(['returnsPercent', 'refundsPostage', 'returnHandling', 'resaleablePercent', 'scrapWorth']);
+const DISPATCH = new Set(['postageCharged', 'fulfilledById', 'monthsInStore', 'postageShares']);
+const sideOfChannel = (field: string) => (RETURNS.has(field) ? 'returns' : DISPATCH.has(field) ? 'dispatch' : '');
 const sideOf = ({ field }: PlaceOfRow, conversions: string) =>
   field === 'conversions' ? conversions : ABOUT.has(field) ? 'about' : '';
 
@@ -216,14 +224,28 @@ export const SCREENS = {
     name: 'Sell: prices',
     area: 'Sell',
     letter: 'S',
-    edits: { pricePoint: {} },
+    edits: { pricePoint: {}, datedPrice: {}, quantityBreak: {}, inputRange: {} },
     finds: [{ kind: 'product', what: 'price' }],
   },
   channels: {
     path: 'sell/channels/:rowId?',
     name: 'Sales channels',
-    edits: { channel: {}, feeRule: {}, feeBand: {} },
+    edits: {
+      channel: { side: ({ field }) => sideOfChannel(field) },
+      feeRule: {},
+      feeBand: {},
+      sizeTier: {},
+      packingLine: { side: () => 'dispatch' },
+      postageShare: { side: () => 'dispatch' },
+      chainStep: { side: () => 'chain' },
+    },
     finds: [{ kind: 'channel', what: 'place to sell', field: 'name' }],
+  },
+  postage: {
+    path: 'sell/postage/:rowId?',
+    name: 'Sell: carrier tables',
+    edits: { carrierTable: {}, carrierRate: {} },
+    finds: [{ kind: 'carrierTable', what: 'carrier table', field: 'name' }],
   },
   plan: {
     path: 'plan/:rowId?',
@@ -238,7 +260,7 @@ export const SCREENS = {
     path: 'settings',
     name: 'Settings',
     hasHeading: true,
-    edits: { settings: {}, bookUnit: {}, exchangeRate: {}, taxRegistration: {} },
+    edits: { settings: {}, salesTaxRate: {}, bookUnit: {}, exchangeRate: {}, taxRegistration: {} },
   },
 } satisfies Record<string, Screen>;
 

@@ -139,6 +139,11 @@ function AboutProduct({ product }: { readonly product: StoredRow<'product'> }) {
           placeholder="as sold"
         />
         <RowField kind="product" id={id} field="archived" />
+        <RowField kind="product" id={id} field="packedLength" suffix="cm" label="Packed length" />
+        <RowField kind="product" id={id} field="packedWidth" suffix="cm" label="Packed width" />
+        <RowField kind="product" id={id} field="packedHeight" suffix="cm" label="Packed height" />
+        <RowField kind="product" id={id} field="packedWeight" suffix="kg" label="Packed weight" />
+        <RowField kind="product" id={id} field="packagingWeight" suffix="kg" label="Packaging weight" />
       </Fields>
       <ConversionsGrid of="product" id={id} baseUnit={product.outputUnit} />
       <Fields>

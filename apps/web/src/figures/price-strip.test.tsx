@@ -53,7 +53,7 @@ describe('the price strip', () => {
         <StripLegend strip={strip} />
       </>,
     );
-    const parts = partsOf(screen.getByRole('img', { name: /loss 4.26/ }));
+    const parts = partsOf(screen.getByRole('img', { name: /loss 0.54/ }));
     const loss = parts.find(({ name }) => name === 'loss');
     const end = parts.find(({ name }) => name === 'end');
     expect(loss?.from).toBeCloseTo(end?.from ?? 0, 6);

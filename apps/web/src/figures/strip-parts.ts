@@ -7,7 +7,7 @@ export const PART_LABELS: Record<StripPart | 'profit' | 'loss', string> = {
   other: 'Other direct costs',
   equipment: 'Equipment',
   overhead: 'Overhead',
-  fees: 'Channel fees',
+  fees: 'Selling costs',
   profit: 'Profit',
   loss: 'Loss',
 };

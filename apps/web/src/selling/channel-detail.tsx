@@ -1,119 +1,107 @@
-import { readNumber } from '@nuvar/core';
-import { useMemo, useState } from 'react';
-import { useRow, useRowsOf, useSettings, useVersion } from '../book/use-book.js';
+import type { StoredRow } from '@nuvar/book';
+import { useMemo } from 'react';
+import { useRow, useRowsOf, useSettings } from '../book/use-book.js';
+import { nextPosition } from '../book/operations.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Fields } from '../controls/fields.js';
 import { Grid } from '../controls/grid.js';
 import { RowField } from '../controls/row-field.js';
-import { useView } from '../engine/use-view.js';
-import { Amount } from '../figures/amount.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+import { Sides, useSide } from '../controls/sides.js';
 import { DetailHeading } from '../figures/detail-heading.js';
-import { dayText, decimalSign, typedText } from '../figures/format.js';
-import {
-  BAND_RULE_WORDS,
-  bandColumns,
-  bandWriter,
-  type Fee,
-  feeColumns,
-  feeSentence,
-  feeWriter,
-  isOfPrice,
-  moreFeeColumns,
-} from './fee-rows.js';
+import { ChannelFees } from './channel-fees.js';
+import { PackingAndPostage } from './packing-and-postage.js';
 
-/** The price that is tried until another is typed. */
-const TRIED_FIRST = '20';
+type Channel = StoredRow<'channel'>;
 
-/** One channel: its fees in words and as rows, each with what it comes to at a price that is tried. */
+/** The sides of a channel; which one is shown stands in the address. */
+const SIDES = {
+  fees: 'Fees',
+  dispatch: 'Packing and postage',
+  returns: 'Returns',
+  chain: 'Sellers after you',
+} as const;
+
+/** One channel: what it takes, how orders leave, what comes back, and who sells on. */
 export function ChannelDetail({ id }: { readonly id: string }) {
   const channel = useRow('channel', id);
-  const fees = useRowsOf('feeRule', 'channelId', id);
-  const bands = useVersion('feeBand');
-  const { locale, currency, pricesIncludeTax } = useSettings();
-  const [tried, tryPrice] = useState(TRIED_FIRST);
-  const [chosen, choose] = useState<string | null>(null);
-  const price = readNumber(tried, decimalSign(locale))?.value;
-  const at = `${id}@${price ?? '0'}`;
-  const view = useView('channel', at);
-  const sorted = useMemo(() => [...fees].sort((one, other) => one.position - other.position), [fees]);
-  const columns = useMemo(
-    () => feeColumns(at, locale, currency),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- whether a fee has bands is that of this version
-    [at, locale, currency, bands],
-  );
-  const more = useMemo(() => moreFeeColumns(locale, currency), [locale, currency]);
-  const writer = useMemo(() => feeWriter(id, fees), [id, fees]);
   if (channel === undefined) return null;
-  const shown = sorted.find((fee) => fee.id === chosen) ?? sorted.find(isOfPrice);
   return (
     <section aria-label={channel.name}>
       <DetailHeading>{channel.name}</DetailHeading>
-      <label className="mt-2 flex items-center gap-2">
-        At a price of
-        <input
-          className="input w-24 text-right"
-          inputMode="decimal"
-          value={tried}
-          aria-invalid={price === undefined}
-          aria-label={`Price tried, ${currency}`}
-          onChange={(event) => tryPrice(event.target.value)}
-        />
-        {currency} {pricesIncludeTax ? 'with tax' : 'before tax'}
-      </label>
-      {view && (
-        <p className="mt-1">
-          {channel.name} takes <Amount figure={view.fees} digits={4} />; of the price before tax{' '}
-          <Amount figure={view.left} digits={4} /> {currency} is left.
-        </p>
-      )}
-      <ul className="my-3 grid gap-1" aria-label="Fees in words">
-        {sorted.map((fee) => (
-          <li key={fee.id} className={view?.each[fee.id]?.isInForce === false ? 'text-soft' : ''}>
-            {fee.name}: {feeSentence(fee, locale, (day) => dayText(day, locale))}
-            {view?.each[fee.id]?.isInForce === false && ' (not on this day)'}
-          </li>
-        ))}
-      </ul>
-      <Grid
-        title="Fees"
-        rows={sorted}
-        columns={columns}
-        moreColumns={more}
-        writer={writer}
-        nameOf={({ name }) => name}
-        selected={shown?.id}
-        onSelect={({ id: feeId }) => choose(feeId)}
-        onCreate={choose}
-        empty="What does this place take? Type a name, then a percentage of the price, or an amount for each order, unit, listing, day or month. Nothing means it takes nothing."
-      />
-      {shown && isOfPrice(shown) && <Bands key={shown.id} fee={shown} />}
+      <div className="mt-2 mb-3">
+        <Sides sides={SIDES} label="Channel details" />
+      </div>
+      <ChannelSide channel={channel} />
     </section>
   );
 }
 
-/** The bands of one fee, where its percentage goes by the price. */
-function Bands({ fee }: { readonly fee: Fee }) {
-  const bands = useRowsOf('feeBand', 'ruleId', fee.id);
-  const { locale, currency } = useSettings();
-  const sorted = useMemo(
-    () => [...bands].sort((one, other) => Number(one.upTo ?? Infinity) - Number(other.upTo ?? Infinity)),
-    [bands],
-  );
-  const columns = useMemo(() => bandColumns(locale, currency), [locale, currency]);
-  const writer = useMemo(() => bandWriter(fee.id), [fee.id]);
+function ChannelSide({ channel }: { readonly channel: Channel }) {
+  switch (useSide(SIDES)) {
+    case 'fees':
+      return <ChannelFees channel={channel} />;
+    case 'dispatch':
+      return <PackingAndPostage channel={channel} />;
+    case 'returns':
+      return <Returns channel={channel} />;
+    case 'chain':
+      return <Chain channel={channel} />;
+  }
+}
+
+/** What comes back, and what becomes of it. */
+function Returns({ channel: { id, returnsPercent } }: { readonly channel: Channel }) {
+  const { currency } = useSettings();
   return (
-    <div className="mt-5 max-w-xl" data-place={`${fee.id}.bands`} tabIndex={-1}>
-      <Grid
-        title={`Bands of ${fee.name}`}
-        rows={sorted}
-        columns={columns}
-        writer={writer}
-        nameOf={({ upTo }) => (upTo === null ? 'the last band' : `the band up to ${typedText(upTo, locale)}`)}
-        empty="Where the percentage goes by the price: type each limit with its percentage, and a last band without a limit."
-      />
-      {bands.length > 0 && (
-        <div className="mt-2 w-72">
-          <RowField kind="feeRule" id={fee.id} field="bandRule" words={BAND_RULE_WORDS} />
-        </div>
-      )}
-    </div>
+    <>
+      <Fields className="max-w-xl">
+        <RowField kind="channel" id={id} field="returnsPercent" suffix="% of the units dispatched" />
+        <RowField kind="channel" id={id} field="returnHandling" suffix={`${currency} each`} />
+        <RowField kind="channel" id={id} field="refundsPostage" />
+        <RowField kind="channel" id={id} field="resaleablePercent" suffix="% of what comes back" />
+        <RowField kind="channel" id={id} field="scrapWorth" suffix={`${currency} each`} />
+      </Fields>
+      <p className="mt-2 max-w-xl text-soft">
+        {returnsPercent === '0'
+          ? 'Nothing comes back. A rate here counts in every price of this channel; a price can have a rate of its own.'
+          : 'Each sale bears its share: the refund, the handling, and what cannot be sold as new, less the fees that are given back.'}
+      </p>
+    </>
+  );
+}
+
+type Step = StoredRow<'chainStep'>;
+const BASIS_WORDS = { margin: 'margin, of the price asked', markup: 'markup, on the price paid' };
+
+/** Who sells on what is sold here: what each of them adds until it reaches the shelf. */
+function Chain({ channel: { id, name } }: { readonly channel: Channel }) {
+  const steps = useRowsOf('chainStep', 'channelId', id);
+  const { locale } = useSettings();
+  const columns = useMemo(
+    () => [
+      fieldColumn<Step>('chainStep', 'name', locale, { placeholder: 'Distributor, retailer' }),
+      fieldColumn<Step>('chainStep', 'basis', locale, { words: BASIS_WORDS }),
+      fieldColumn<Step>('chainStep', 'percent', locale, { header: '%' }),
+    ],
+    [locale],
+  );
+  const writer = useMemo(
+    () =>
+      rowsWriter<Step>('chainStep', {
+        needs: 'name',
+        fixed: (before) => ({ channelId: id, position: nextPosition('chainStep', steps, before) }),
+      }),
+    [id, steps],
+  );
+  return (
+    <Grid
+      title="Sellers after you"
+      rows={steps}
+      columns={columns}
+      writer={writer}
+      nameOf={(step) => step.name}
+      empty={`${name} sells to whoever uses it. Where others sell on, type them in their order, each with its margin or markup: the price shows what stands on the shelf.`}
+    />
   );
 }

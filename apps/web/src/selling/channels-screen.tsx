@@ -1,13 +1,14 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../book/use-book.js';
-import { BackLink } from '../controls/back-link.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { ListAndDetail } from '../controls/list-and-detail.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 import { useChosenRow } from '../controls/use-chosen-row.js';
+import { FromTemplate } from './from-template.js';
 import { ChannelDetail } from './channel-detail.js';
+import { SellPage } from './sell-page.js';
 
 type Row = StoredRow<'channel'>;
 
@@ -27,12 +28,11 @@ export function ChannelsScreen() {
   );
   const shown = channels.find(({ id }) => id === chosen)?.id ?? channels[0]?.id;
   return (
-    <ListAndDetail
-      wide="detail"
-      narrow="22rem"
-      list={
-        <>
-          <BackLink to="sell">Back to the prices</BackLink>
+    <SellPage>
+      <ListAndDetail
+        wide="detail"
+        narrow="22rem"
+        list={
           <Grid
             title="Sales channels"
             rows={channels}
@@ -42,11 +42,12 @@ export function ChannelsScreen() {
             selected={shown}
             onSelect={choose}
             onCreate={chooseById}
+            tools={<FromTemplate onCreate={chooseById} />}
             empty="Where do you sell? Type a name into the empty row, then enter the fees beside it: percentages, amounts, bands, or nothing."
           />
-        </>
-      }
-      detail={shown === undefined ? null : <ChannelDetail key={shown} id={shown} />}
-    />
+        }
+        detail={shown === undefined ? null : <ChannelDetail key={shown} id={shown} />}
+      />
+    </SellPage>
   );
 }

@@ -9,15 +9,32 @@ import { Amount } from '../figures/amount.js';
 export const TARGET_WORDS: Readonly<Record<PriceBasis, string>> = {
   typed: 'none',
   margin: 'margin',
+  'margin of the price': 'margin of the price alone',
   markup: 'markup',
   profit: 'profit per unit',
+  'profit per hour': 'profit per hour',
+  return: 'return on what is invested',
 };
 
-const TARGET_LABELS = { margin: 'Target margin', markup: 'Target markup', profit: 'Target profit' } as const;
+const TARGET_LABELS = {
+  margin: 'Target margin',
+  'margin of the price': 'Target margin',
+  markup: 'Target markup',
+  profit: 'Target profit',
+  'profit per hour': 'Target profit',
+  return: 'Target return',
+} as const;
 
 /** What the target of a price is a percentage of, or its unit. */
 const targetUnit = (basis: keyof typeof TARGET_LABELS, currency: string): string =>
-  ({ margin: '% of price', markup: '% of cost', profit: `${currency} a unit` })[basis];
+  ({
+    margin: '% of revenue',
+    'margin of the price': '% of price',
+    markup: '% of cost',
+    profit: `${currency} a unit`,
+    'profit per hour': `${currency} an hour`,
+    return: '% a year',
+  })[basis];
 
 /** The target of a price: by what it is measured, and how much it is. */
 export function TargetFields({ point: { id, basis } }: { readonly point: StoredRow<'pricePoint'> }) {
@@ -34,6 +51,9 @@ export function TargetFields({ point: { id, basis } }: { readonly point: StoredR
           suffix={targetUnit(basis, currency)}
           placeholder="not set yet"
         />
+      )}
+      {basis === 'return' && (
+        <RowField kind="pricePoint" id={id} field="invested" suffix={currency} placeholder="not stated yet" />
       )}
     </>
   );

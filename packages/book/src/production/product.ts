@@ -1,4 +1,4 @@
-import { Choice, DecimalText, FindableRow, Gtin, Name, Text, UnitCode } from '../fields/index.js';
+import { Choice, DecimalText, FindableRow, Flag, Gtin, Name, Text, UnitCode } from '../fields/index.js';
 
 export const PRODUCT_KINDS = ['made', 'bundle', 'resale', 'service'] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
@@ -34,9 +34,30 @@ export class Product extends FindableRow {
   @Choice(COSTINGS, { label: 'Costing' })
   costing: Costing = 'bill and steps';
 
+  /** The sides of one unit as it is packed for sale, in any order. */
+  @DecimalText({ label: 'Packed length, cm', above: '0', to: '100000', nullable: true })
+  packedLength: string | null = null;
+
+  @DecimalText({ label: 'Packed width, cm', above: '0', to: '100000', nullable: true })
+  packedWidth: string | null = null;
+
+  @DecimalText({ label: 'Packed height, cm', above: '0', to: '100000', nullable: true })
+  packedHeight: string | null = null;
+
+  @DecimalText({ label: 'Packed weight, kg', above: '0', to: '1000000', nullable: true })
+  packedWeight: string | null = null;
+
+  /** Of the packaging alone, for fees on packaging. */
+  @DecimalText({ label: 'Packaging weight, kg', from: '0', to: '1000000', nullable: true })
+  packagingWeight: string | null = null;
+
   /** Global Trade Item Number with its check digit. */
   @Gtin({ label: 'GTIN' })
   gtin = '';
+
+  /** True while it exists for a quote alone: it is neither made nor sold until the quote is won. */
+  @Flag({ label: 'Only in a quote' })
+  quoted = false;
 
   @Text({ label: 'Note' })
   note = '';

@@ -70,8 +70,9 @@ export const candidateSale: Calculation<CandidateSale> = {
       whenEmpty: (place) => planningGap('no-candidate-price', place),
     });
     const point = sheet.rowsOf('pricePoint', 'productId', product.id).find((each) => each.channelId === channel.id);
-    const proceeds = netProceedsAt(price, saleTerms(sheet, product, channel, point), product.name);
-    const contribution = contributionOf(proceeds, unitCostOf(sheet, product.id), product.name);
+    const terms = saleTerms(sheet, product, channel, point);
+    const proceeds = netProceedsAt(price, terms, product.name);
+    const contribution = contributionOf(proceeds, unitCostOf(sheet, product.id), terms, product.name);
     return { price, beforeTax: proceeds.beforeTax, contribution };
   },
 };

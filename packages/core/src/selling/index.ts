@@ -1,12 +1,18 @@
 import type { Calculation } from '../sheet/index.js';
+import { parcel } from './dispatch/parcel.js';
 import { channelTake, feeAtPrice } from './fees/channel-take.js';
+import { plannedInChannel } from './fees/planned-in-channel.js';
+import { channelComparison } from './channel-comparison.js';
 import { landedSale } from './landed-sale.js';
 import { netRealisable } from './net-realisable.js';
 import { priceLimits } from './price-limits.js';
 import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
+import { bottleneckHours, perBottleneck } from './per-bottleneck.js';
+import { discountStep, orderThresholds, saleFee, saleLines } from './sale-lines.js';
 import { setPrice } from './set-price.js';
+import { chainBack, chainPrice, targetCost } from './target-cost.js';
 import { unitBehaviour } from './unit-cost.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
@@ -21,7 +27,11 @@ export { priceRatios } from './price-ratios.js';
 export { contributionOf, netProceedsAt } from './sale.js';
 export { saleTerms } from './sale-terms.js';
 export { salesPerMonth } from './sales-per-month.js';
+export { bottleneckHours, perBottleneck } from './per-bottleneck.js';
+export { channelComparison } from './channel-comparison.js';
+export { discountStep, orderThresholds, saleFee, saleLines, type SaleLines } from './sale-lines.js';
 export { setPrice } from './set-price.js';
+export { chainBack, chainPrice, targetCost } from './target-cost.js';
 
 /** The calculations of this room whose figures can be asked for by key. */
 export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
@@ -35,4 +45,16 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   netRealisable,
   feeAtPrice,
   channelTake,
+  parcel,
+  plannedInChannel,
+  saleLines,
+  saleFee,
+  discountStep,
+  orderThresholds,
+  channelComparison,
+  targetCost,
+  chainPrice,
+  chainBack,
+  perBottleneck,
+  bottleneckHours,
 ];

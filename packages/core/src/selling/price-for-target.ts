@@ -1,4 +1,4 @@
-import type { EndingDirection, PriceBasis, PriceEnding } from '@nuvar/book';
+import type { EndingDirection, PriceEnding } from '@nuvar/book';
 import {
   choice,
   constant,
@@ -16,8 +16,9 @@ import {
 import { hasEnding, minorUnit, priceEnding } from '../money/index.js';
 import { compared, type Decimal, HUNDRED, isPositive, ONE, roundToStep, ZERO } from '../number/index.js';
 import { PERCENT } from '../quantity/index.js';
-import { curveOfFee, feeLine, sumOfLines } from './fees/fee-amount.js';
-import { type FeeCurve, sumOfCurves } from './fees/fee-curve.js';
+import { curveOfFee, feeLine, type FeeLine, sumOfLines } from './fees/fee-amount.js';
+import { type FeeCurve, scaledCurve, sumOfCurves } from './fees/fee-curve.js';
+import type { FeeTerms } from './fees/fee-terms.js';
 import { type Asked, lowestAsked, pricesThatLeave } from './fees/reached.js';
 import { sellingGap } from './gaps.js';
 import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
@@ -33,52 +34,59 @@ export interface ReachedPrice {
 interface Needed {
   readonly called: { readonly name: string; readonly subject: string };
   readonly toCover: readonly Figure[];
-  /** In percent of the price before tax; null where none is asked for. */
+  /** In percent; null where none is asked for. */
   readonly margin: Figure | null;
+  /** What the margin is of: the net revenue, or the price before tax alone. */
+  readonly isOfPrice: boolean;
+  readonly place: Gap['place'];
+}
+
+/** What a price for a target is worked out of. */
+export interface Target {
+  readonly basis: 'margin' | 'margin of the price' | 'amount';
+  /** A margin in percent, or an amount that one unit is to leave. */
+  readonly wanted: Figure;
+  /** Where the target is typed. */
   readonly place: Gap['place'];
 }
 
 /**
- * The exact list price, as the customer sees it, that reaches a target on full cost C, where the fees at that price are f of it
- * and F a unit. Before tax and after the standing discount:
+ * The exact list price, as the customer sees it, that reaches a target on a cost C of a unit dispatched. Where the fees at that
+ * price are f of it and F a unit, returns r, fees given back g of them, and D a unit goes into packing, postage and returns
+ * less the postage that is charged and kept, before tax and after the standing discount:
  *
- * - margin m: p = (C + F) / (100 % - f - m)
- * - markup k: p = (C + k x C + F) / (100 % - f)
- * - profit P: p = (C + P + F) / (100 % - f)
+ * - margin m of the net revenue: p = (C + F + D') / ((100 % - m) x (100 % - r) - f)
+ * - margin m of the price: p = (C + F + D) / (100 % - r - f - m)
+ * - an amount P (profit, markup x C, hours x profit an hour, a share of what is invested): p = (C + P + F + D) / (100 % - r - f)
  *
- * Fees are a piecewise-linear function of the price (bands, at least, at most), and it is solved piece by piece: the answer is
- * the lowest price that reaches the target. A fee taken of the price paid counts as f x (1 + tax). Price with tax = p x
- * (1 + tax) where tax is inside; list price = that / (100 % - discount). Not rounded. Gaps: `target-out-of-reach` where no
+ * f and F are less what is given back on returns, r x g of each fee; D' counts (100 % - m) of the postage. Fees are a
+ * piecewise-linear function of the price (bands, at least, at most), and it is solved piece by piece: the answer is the lowest
+ * price that reaches the target. A fee taken of the price paid counts as f x (1 + tax). Price with tax = p x (1 + tax) where tax
+ * is inside; list price = (that + the seller's coupon) / (100 % - discount). Not rounded. Gaps: `target-out-of-reach` where no
  * price leaves enough, `discount-leaves-nothing` at a discount of 100 %, `any-price-reaches-target` where the price would be
  * zero or less.
  */
 export function priceForTarget(
-  basis: Exclude<PriceBasis, 'typed'>,
-  target: Figure,
+  { basis, wanted, place }: Target,
   terms: SaleTerms,
   cost: Figure,
   subject: string,
   currency: string,
 ): ReachedPrice {
-  const wanted =
-    basis === 'profit'
-      ? target
-      : basis === 'markup'
-        ? percentOf({ name: 'Target markup', subject }, target, cost)
-        : null;
   const reached = reachedPrice(
     {
       called: { name: 'Exact price for the target', subject },
-      toCover: wanted === null ? [cost] : [cost, wanted],
-      margin: basis === 'margin' ? target : null,
-      place: target.place,
+      toCover: basis === 'amount' ? [cost, wanted] : [cost],
+      margin: basis === 'amount' ? null : wanted,
+      isOfPrice: basis === 'margin of the price',
+      place,
     },
     terms,
     currency,
   );
   const { exact } = reached;
   if (!isWhole(exact) || isPositive(exact.amount)) return reached;
-  const any = sellingGap('any-price-reaches-target', target.place);
+  const any = sellingGap('any-price-reaches-target', place);
   return { exact: missing({ name: exact.name, subject, unit: exact.unit }, any, [exact]), listed: null };
 }
 
@@ -88,7 +96,11 @@ export function priceForTarget(
  */
 export function floorPrice(cost: Figure, terms: SaleTerms, currency: string, subject: string, name: string): Figure {
   const called = { name: `${name}, exact`, subject };
-  const reached = reachedPrice({ called, toCover: [cost], margin: null, place: null }, terms, currency);
+  const reached = reachedPrice(
+    { called, toCover: [cost], margin: null, isOfPrice: false, place: null },
+    terms,
+    currency,
+  );
   return inMinorUnits({ name, subject }, reached, currency);
 }
 
@@ -125,71 +137,164 @@ function withoutAnswer(needed: Needed, terms: SaleTerms, curve: FeeCurve | null)
     : exact;
 }
 
-function curveOf({ fees, priceWithTax }: SaleTerms): FeeCurve | null {
-  const curves = fees.map((fee) => curveOfFee(fee, priceWithTax));
+/** What of a fee is not given back on returns, as a share of one. */
+function notGivenBack({ givenBack }: FeeTerms, { returns }: SaleTerms): Decimal {
+  if (givenBack?.amount == null || returns?.rate.amount == null) return ONE;
+  return ONE.minus(returns.rate.amount.mul(givenBack.amount).div(HUNDRED).div(HUNDRED));
+}
+
+/** All fees of a sale less what is given back of them; null while one of its figures is missing. */
+export function curveOf(terms: SaleTerms): FeeCurve | null {
+  const curves = terms.fees.map((fee) => {
+    const curve = curveOfFee(fee, terms.beside);
+    if (curve === null || (fee.givenBack !== null && !isWhole(fee.givenBack))) return null;
+    return scaledCurve(curve, notGivenBack(fee, terms));
+  });
+  if (terms.returns !== null && !isWhole(terms.returns.rate)) return null;
   return curves.every((curve) => curve !== null) ? sumOfCurves(curves) : null;
 }
 
-/** How many times the price before tax the list price is; null where something is missing, or nothing is left of it. */
-function listedTimes({ taxInside, priceWithTax, keptAfterDiscount: kept }: SaleTerms): Decimal | null {
-  if (!isWhole(priceWithTax) || (kept !== null && (!isWhole(kept) || !isPositive(kept.amount)))) return null;
-  const seen = taxInside ? priceWithTax.amount.div(HUNDRED) : ONE;
-  return kept === null ? seen : seen.mul(HUNDRED).div(kept.amount ?? HUNDRED);
+/** How a price before tax becomes a list price: times so much and so much on top; null where a discount leaves nothing. */
+function listedFrom({
+  taxInside,
+  beside,
+  keptAfterDiscount: kept,
+  coupon,
+}: SaleTerms): { times: Decimal; plus: Decimal } | null {
+  const share = kept === null ? HUNDRED : kept.amount;
+  if (share === null || !isPositive(share)) return null;
+  const seen = taxInside ? (beside.priceWithTax.amount ?? HUNDRED).div(HUNDRED) : ONE;
+  const scale = HUNDRED.div(share);
+  return { times: seen.mul(scale), plus: (coupon?.own.amount ?? ZERO).mul(scale) };
 }
 
-function lowestFor({ toCover, margin }: Needed, terms: SaleTerms, curve: FeeCurve, currency: string): Asked | null {
-  const times = listedTimes(terms);
-  if (times === null || !toCover.every(isWhole) || (margin !== null && !isWhole(margin))) return null;
-  const share = ONE.minus((margin?.amount ?? ZERO).div(HUNDRED));
-  const cover = toCover.reduce((so, { amount }) => so.plus(amount ?? ZERO), ZERO);
-  return lowestAsked(pricesThatLeave(curve, { share, toCover: cover }), times, minorUnit(currency));
+/** What is not of the price: to be covered by it, and what covers a part of it. */
+interface Beside {
+  readonly costs: readonly Figure[];
+  /** The postage that is charged and not refunded. */
+  readonly brings: Figure | null;
+}
+
+/** What a sale costs and brings beside its price and its fees. */
+export function besideThePrice({ packing, postagePaid, returns, beside }: SaleTerms, subject: string): Beside {
+  const { postage } = beside;
+  const handling =
+    returns?.handling == null
+      ? []
+      : [percentOf({ name: 'Handling of returns', subject }, returns.rate, returns.handling)];
+  const scrap =
+    returns?.scrap == null ? [] : [percentOf({ name: 'Worth of returns', subject }, LESS_ALL, returns.scrap)];
+  const kept =
+    postage !== null && returns?.refundsPostage === true
+      ? percentOf({ name: 'Postage that is kept', subject }, returns.kept, postage)
+      : postage;
+  return { costs: [...packing, ...(postagePaid === null ? [] : [postagePaid]), ...handling, ...scrap], brings: kept };
+}
+
+const LESS_ALL = constant('Taken off', '-100', PERCENT, 'definition');
+
+/** What of the price counts, and what it is to cover: after the margin, the returns, and what stands beside the price. */
+function wantedOf({ called, toCover, margin, isOfPrice }: Needed, terms: SaleTerms): { share: Figure; cover: Figure } {
+  const { subject } = called;
+  const unit = (toCover[0] as Figure).unit;
+  const { costs, brings } = besideThePrice(terms, subject);
+  const kept = terms.returns?.kept ?? THE_WHOLE;
+  const afterMargin = margin === null ? null : difference('What the margin leaves', THE_WHOLE, margin);
+  const share =
+    margin === null || afterMargin === null
+      ? kept
+      : isOfPrice
+        ? difference('What margin and returns leave', kept, margin)
+        : terms.returns === null
+          ? afterMargin
+          : percentOf('What margin and returns leave', afterMargin, kept);
+  const brought =
+    brings === null
+      ? null
+      : afterMargin === null || isOfPrice
+        ? brings
+        : percentOf({ name: 'Postage after the margin', subject }, afterMargin, brings);
+  const all = sum({ name: 'To be covered', subject }, unit, [...toCover, ...costs]);
+  return {
+    share,
+    cover: brought === null ? all : difference({ name: 'To be covered by the price', subject }, all, brought),
+  };
+}
+
+function lowestFor(needed: Needed, terms: SaleTerms, curve: FeeCurve, currency: string): Asked | null {
+  const listed = listedFrom(terms);
+  const { share, cover } = wantedOf(needed, terms);
+  if (listed === null || !isWhole(share) || !isWhole(cover)) return null;
+  const ranges = pricesThatLeave(curve, { share: share.amount.div(HUNDRED), toCover: cover.amount });
+  return lowestAsked(ranges, listed, minorUnit(currency));
 }
 
 /** The price on the stretch of the fees that holds a price before tax. */
-function priceOnStretch({ called, toCover, margin, place }: Needed, terms: SaleTerms, at: Decimal): Figure {
+function priceOnStretch(needed: Needed, terms: SaleTerms, at: Decimal): Figure {
+  const { called, toCover } = needed;
   const { subject } = called;
   const unit = (toCover[0] as Figure).unit;
-  const lines = terms.fees.map((fee) => feeLine(fee, terms.priceWithTax, at));
+  const { share, cover } = wantedOf(needed, terms);
+  const lines = terms.fees.map((fee) => keptLine(fee, feeLine(fee, terms.beside, at), terms));
   const { percent, amounts } = sumOfLines(lines, unit);
-  const taken = margin === null ? percent : sum('Fee and margin', PERCENT, [percent, margin]);
-  const cover = sum({ name: 'To be covered', subject }, unit, [...toCover, ...amounts]);
-  const left = difference('What the price leaves for cost', THE_WHOLE, taken);
-  const reason = outOfReach({ place }, terms, at);
-  const isLast = !terms.taxInside && terms.keptAfterDiscount === null;
-  const beforeTax = wholeOf(isLast ? called : { name: 'Price before tax', subject }, cover, left, reason);
+  const toBeCovered = amounts.length === 0 ? cover : sum({ name: 'To be covered', subject }, unit, [cover, ...amounts]);
+  const left = difference('What the price leaves for cost', share, percent);
+  const reason = outOfReach(needed, terms, at);
+  const isLast = isListed(terms);
+  const beforeTax = wholeOf(isLast ? called : { name: 'Price before tax', subject }, toBeCovered, left, reason);
   return asListed(called, beforeTax, terms);
 }
+
+/** The line of a fee less what is given back on returns. */
+function keptLine(fee: FeeTerms, line: FeeLine, { returns }: SaleTerms): FeeLine {
+  if (fee.givenBack === null || returns === null) return line;
+  const back = percentOf('Given back, of all units', returns.rate, fee.givenBack);
+  const kept = difference('Not given back', THE_WHOLE, back);
+  const of = (figure: Figure | null) =>
+    figure === null ? null : percentOf({ name: figure.name, subject: figure.subject }, kept, figure);
+  return { percent: of(line.percent), amount: of(line.amount) };
+}
+
+/** True where the price before tax is the list price itself. */
+const isListed = ({ taxInside, keptAfterDiscount, coupon }: SaleTerms) =>
+  !taxInside && keptAfterDiscount === null && coupon === null;
 
 /** Where the fees fall above a price, that price: the first one above it will do. */
 function aboveLimit({ called, toCover }: Needed, terms: SaleTerms, { range }: Asked): Figure {
   const { unit } = toCover[0] as Figure;
   const limit = constant('Price at which the fees fall', range.from.toFixed(), unit, 'the limit of a band');
-  const isLast = !terms.taxInside && terms.keptAfterDiscount === null;
   const beforeTax = choice(
-    isLast ? called : { name: 'Price before tax', subject: called.subject },
+    isListed(terms) ? called : { name: 'Price before tax', subject: called.subject },
     limit,
     'just above it',
   );
   return asListed(called, beforeTax, terms);
 }
 
-/** A price before tax as the customer sees it before the discount. */
+/** A price before tax as the customer sees it before the coupon and the discount. */
 function asListed(called: Needed['called'], beforeTax: Figure, terms: SaleTerms): Figure {
-  const isSeen = terms.keptAfterDiscount === null;
+  const { subject } = called;
+  const { keptAfterDiscount: kept, coupon, beside } = terms;
+  const isSeen = kept === null && coupon === null;
   const seen = terms.taxInside
-    ? percentOf(isSeen ? called : { name: 'Price with tax', subject: called.subject }, terms.priceWithTax, beforeTax)
+    ? percentOf(isSeen ? called : { name: 'Price with tax', subject }, beside.priceWithTax, beforeTax)
     : beforeTax;
-  if (terms.keptAfterDiscount === null) return seen;
-  return wholeOf(called, seen, terms.keptAfterDiscount, sellingGap('discount-leaves-nothing', null));
+  const beforeCoupon =
+    coupon === null
+      ? seen
+      : sum(kept === null ? called : { name: 'Price before the coupon', subject }, seen.unit, [seen, coupon.own]);
+  if (kept === null) return beforeCoupon;
+  return wholeOf(called, beforeCoupon, kept, sellingGap('discount-leaves-nothing', null));
 }
 
 /** The margin that is come near as the price grows and cost weighs less and less: what the fees leave, in percent. */
 function outOfReach({ place }: Pick<Needed, 'place'>, terms: SaleTerms, at: Decimal): Gap {
   const taken = terms.fees.reduce(
-    (so, fee) => so.plus(feeLine(fee, terms.priceWithTax, at).percent?.amount ?? ZERO),
+    (so, fee) => so.plus((feeLine(fee, terms.beside, at).percent?.amount ?? ZERO).mul(notGivenBack(fee, terms))),
     ZERO,
   );
-  const limit = HUNDRED.minus(taken).toDecimalPlaces(2).toFixed();
+  const kept = terms.returns?.kept.amount ?? HUNDRED;
+  const limit = isPositive(kept) ? kept.minus(taken).mul(HUNDRED).div(kept).toDecimalPlaces(2).toFixed() : '0';
   return sellingGap('target-out-of-reach', place, { limit });
 }
 

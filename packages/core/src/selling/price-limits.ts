@@ -1,10 +1,15 @@
-import { type Figure, missing, percentOf } from '../figure/index.js';
+import type { PriceBasis, RowOf } from '@nuvar/book';
+import { constant, type Figure, missing, multiplied, percentOf, quotient, sum } from '../figure/index.js';
+import { labourHours, plannedAt } from '../production/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { bookCurrency, type Calculation, money, type Sheet } from '../sheet/index.js';
+import { bookCurrency, type Calculation, HOUR, money, MONTH, type Sheet, YEAR } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
-import { floorPrice, priceForTarget, type ReachedPrice, suggestedPrice } from './price-for-target.js';
+import { floorPrice, priceForTarget, type ReachedPrice, suggestedPrice, type Target } from './price-for-target.js';
+import { costOfDispatched } from './returns.js';
+import type { UnitCost } from './sale.js';
+import type { SaleTerms } from './sale-terms.js';
 import { unitCostOf } from './unit-cost.js';
-import { setPrice, type SetPrice } from './set-price.js';
+import { priceAfter, setPrice, type SetPrice } from './set-price.js';
 
 /** Other prices that a set price is compared with: list prices, each with what it is after the standing discount. */
 export interface PriceLimits {
@@ -35,19 +40,15 @@ export const priceLimits: Calculation<PriceLimits> = {
   work(sheet, pricePointId) {
     const { sold, price } = sheet.read(setPrice, pricePointId);
     if (sold === null) return noLimits(price);
-    const { changingCost, fullCost } = unitCostOf(sheet, sold.product.id);
+    const { dispatched, whole } = costsToCover(unitCostOf(sheet, sold.product.id), sold.terms, sold.product.name);
     const currency = bookCurrency(sheet);
     const floor = (cost: Figure, name: string) => floorPrice(cost, sold.terms, currency, sold.product.name, name);
-    const reached = targetPrice(sheet, sold, fullCost, currency);
+    const reached = targetPrice(sheet, sold, whole, currency);
     const { ending, endingDirection } = sold.point;
     const suggested = suggestedPrice(reached, ending, endingDirection, currency, sold.product.name);
-    const contributionFloor = floor(changingCost, 'Price at which contribution is zero');
-    const profitFloor = floor(fullCost, 'Price at which profit is zero');
-    const kept = sold.terms.keptAfterDiscount;
-    const discounted = (listed: Figure) =>
-      kept === null
-        ? listed
-        : percentOf({ name: `${listed.name}, after the discount`, subject: listed.subject }, kept, listed);
+    const contributionFloor = floor(dispatched, 'Price at which contribution is zero');
+    const profitFloor = floor(whole, 'Price at which profit is zero');
+    const discounted = (listed: Figure) => priceAfter(listed, sold.terms, sold.product.name);
     return {
       exactPrice: reached.exact,
       suggested,
@@ -72,27 +73,94 @@ function noLimits(price: Figure): PriceLimits {
   };
 }
 
-function targetPrice(
-  sheet: Sheet,
-  { point, product, terms }: NonNullable<SetPrice['sold']>,
-  cost: Figure,
-  currency: string,
-): ReachedPrice {
+/** What one unit dispatched costs, without what comes back as new: what changes with it, and all of it. */
+export function costsToCover(
+  { changingCost, fixedInUnit, fullCost }: UnitCost,
+  { returns }: SaleTerms,
+  subject: string,
+): { dispatched: Figure; whole: Figure } {
+  const dispatched = costOfDispatched(changingCost, returns);
+  const whole =
+    dispatched === changingCost
+      ? fullCost
+      : sum({ name: 'Full cost, without what comes back as new', subject }, fullCost.unit, [dispatched, fixedInUnit]);
+  return { dispatched, whole };
+}
+
+function targetPrice(sheet: Sheet, sold: NonNullable<SetPrice['sold']>, cost: Figure, currency: string): ReachedPrice {
+  const { point, product, terms } = sold;
   const subject = product.name;
-  const perUnit = money(sheet).per(unit(product.outputUnit));
   if (point.basis === 'typed')
     return {
       exact: missing(
-        { name: 'Suggested price', subject, unit: perUnit },
+        { name: 'Suggested price', subject, unit: money(sheet).per(unit(product.outputUnit)) },
         sellingGap('price-is-typed', null, { subject }),
       ),
       listed: null,
     };
-  const target = sheet.input('pricePoint', point, 'target', {
-    name: `Target ${point.basis}`,
+  return priceForTarget(targetOf(sheet, point, product, point.basis), terms, cost, subject, currency);
+}
+
+/**
+ * The target of a price: a margin in percent, or the amount that one unit is to leave. Markup = so many percent of the full
+ * cost; profit per hour x productive hours in a unit; return = so many percent a year of what is invested / units planned in a
+ * year. Gaps: no target; nothing invested; no hours; nothing planned.
+ */
+export function targetOf(
+  sheet: Sheet,
+  point: RowOf<'pricePoint'>,
+  product: RowOf<'product'>,
+  basis: Exclude<PriceBasis, 'typed'>,
+): Target {
+  const subject = product.name;
+  const perUnit = money(sheet).per(unit(product.outputUnit));
+  const units = { profit: perUnit, 'profit per hour': money(sheet).per(HOUR) } as const;
+  const typed = sheet.input('pricePoint', point, 'target', {
+    name: `Target ${basis}`,
     subject,
-    unit: point.basis === 'profit' ? perUnit : PERCENT,
+    unit: basis === 'profit' || basis === 'profit per hour' ? units[basis] : PERCENT,
     whenEmpty: (place) => sellingGap('no-target', place, { subject }),
   });
-  return priceForTarget(point.basis, target, terms, cost, subject, currency);
+  const { place } = typed;
+  switch (basis) {
+    case 'margin':
+    case 'margin of the price':
+      return { basis, wanted: typed, place };
+    case 'markup': {
+      const { fullCost } = unitCostOf(sheet, product.id);
+      return { basis: 'amount', wanted: percentOf({ name: 'Target markup', subject }, typed, fullCost), place };
+    }
+    case 'profit':
+      return { basis: 'amount', wanted: typed, place };
+    case 'profit per hour': {
+      const hours = sheet.read(labourHours, product.id).perUnit;
+      return {
+        basis: 'amount',
+        wanted: multiplied({ name: 'Target profit for its hours', subject }, typed, hours),
+        place,
+      };
+    }
+    case 'return':
+      return { basis: 'amount', wanted: returnOnInvested(sheet, point, product, typed), place };
+  }
+}
+
+const MONTHS_A_YEAR = constant('Months in a year', '12', MONTH.per(YEAR), 'definition');
+
+function returnOnInvested(
+  sheet: Sheet,
+  point: RowOf<'pricePoint'>,
+  { name: subject }: RowOf<'product'>,
+  rate: Figure,
+): Figure {
+  const invested = sheet.input('pricePoint', point, 'invested', {
+    ...{ name: 'Invested', subject, unit: money(sheet).per(YEAR) },
+    whenEmpty: (place) => sellingGap('no-invested', place, { subject }),
+  });
+  const planned = multiplied({ name: 'Units planned in a year', subject }, plannedAt(sheet, point), MONTHS_A_YEAR);
+  return quotient(
+    { name: 'Return for one unit', subject },
+    percentOf({ name: 'Return in a year', subject }, rate, invested),
+    planned,
+  );
 }

@@ -1,6 +1,7 @@
-import { difference, type Figure } from '../figure/index.js';
+import { difference, type Figure, percentOf } from '../figure/index.js';
 import type { Calculation } from '../sheet/index.js';
-import { contributionOf } from './sale.js';
+import { contributionOf, type NetProceeds, type UnitCost } from './sale.js';
+import type { SaleTerms } from './sale-terms.js';
 import { setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
 
@@ -8,24 +9,40 @@ import { unitCostOf } from './unit-cost.js';
 export interface PricePointFigures {
   readonly contribution: Figure;
   readonly profit: Figure;
+  /** All that stands between the price before tax and what the unit costs. */
+  readonly sellingCost: Figure;
 }
 
 /**
  * What is left of one sale at the set price: contribution = price after fees - variable cost; profit = contribution -
- * what the unit carries of committed costs and fixed overhead. Gaps: profit is one while the full cost is partial.
+ * what the unit carries of committed costs and fixed overhead. Of what comes back as new the variable cost is not spent. Gaps: profit is one while the full cost is partial.
  */
 export const pricePoint: Calculation<PricePointFigures> = {
   name: 'pricePoint',
   meanings: {
     contribution: 'What each sale leaves for the running costs and for profit (contribution).',
     profit: 'What each sale leaves after its share of the running costs (profit).',
+    sellingCost: 'What the sale of one unit costs: fees, packing, postage and returns, less the postage charged.',
   },
   work(sheet, pricePointId) {
     const set = sheet.read(setPrice, pricePointId);
-    if (set.sold === null) return { contribution: set.price, profit: set.price };
+    if (set.sold === null) return { contribution: set.price, profit: set.price, sellingCost: set.price };
     const { id, name: subject } = set.sold.product;
     const cost = unitCostOf(sheet, id);
-    const contribution = contributionOf(set, cost, subject);
-    return { contribution, profit: difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit) };
+    const contribution = contributionOf(set, cost, set.sold.terms, subject);
+    return {
+      contribution,
+      profit: difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit),
+      sellingCost: sellingCostOf(set, set.sold.terms, cost, subject),
+    };
   },
 };
+
+function sellingCostOf(set: NetProceeds, { returns }: SaleTerms, { changingCost }: UnitCost, subject: string): Figure {
+  const { beforeTax, netRevenue, afterFees, fees } = set;
+  const isFeesAlone = netRevenue === beforeTax && afterFees.parts[1] === fees;
+  const taken = isFeesAlone ? fees : difference({ name: 'Selling costs', subject }, beforeTax, afterFees);
+  if (returns === null || returns.asNew === null) return taken;
+  const back = percentOf({ name: 'Comes back as new', subject }, returns.asNew, changingCost);
+  return difference({ name: 'Selling costs', subject }, taken, back);
+}

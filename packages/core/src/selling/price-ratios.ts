@@ -12,24 +12,25 @@ export interface PriceRatios {
 }
 
 /**
- * Margin = profit / price before tax; contribution margin = contribution / price before tax; markup = profit / full cost
+ * Margin = profit / net revenue (the price before tax, where nothing is charged or refunded beside it); contribution margin =
+ * contribution / net revenue; markup = profit / full cost
  * (fees are not in that base). Gaps while the full cost is partial.
  */
 export const priceRatios: Calculation<PriceRatios> = {
   name: 'priceRatios',
   meanings: {
-    margin: 'Profit in percent of the price before tax.',
-    contributionMargin: 'Contribution in percent of the price before tax.',
+    margin: 'Profit in percent of the net revenue: the price before tax, with postage charged and less refunds.',
+    contributionMargin: 'Contribution in percent of the net revenue.',
     markup: 'Profit in percent of the full cost of the product (fees are not in that base).',
   },
   work(sheet, pricePointId) {
-    const { sold, beforeTax, price } = sheet.read(setPrice, pricePointId);
+    const { sold, netRevenue, price } = sheet.read(setPrice, pricePointId);
     if (sold === null) return { margin: price, contributionMargin: price, markup: price };
     const { contribution, profit } = sheet.read(pricePoint, pricePointId);
     const named = (name: string) => ({ name, subject: sold.product.name });
     return {
-      margin: shareOf(named('Margin'), profit, beforeTax),
-      contributionMargin: shareOf(named('Contribution margin'), contribution, beforeTax),
+      margin: shareOf(named('Margin'), profit, netRevenue),
+      contributionMargin: shareOf(named('Contribution margin'), contribution, netRevenue),
       markup: shareOf(named('Markup'), profit, sheet.read(fullCost, sold.product.id).fullCost),
     };
   },

@@ -1,39 +1,144 @@
-import type { RowOf } from '@nuvar/book';
-import { choice, constant, difference, type Figure, sum } from '../figure/index.js';
-import { PERCENT } from '../quantity/index.js';
-import type { Sheet } from '../sheet/index.js';
-import { feeTermsOf, type FeeTerms } from './fees/fee-terms.js';
+import { nameKey, type RowOf } from '@nuvar/book';
+import { choice, constant, difference, type Figure, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
+import { PERCENT, unit } from '../quantity/index.js';
+import { type Calculation, money, MONTH, ORDER, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { packingOf } from './dispatch/packing.js';
+import { postageOf } from './dispatch/postage.js';
+import type { BesidePrice } from './fees/fee-amount.js';
+import { type FeeContext, feeTermsOf, type FeeTerms } from './fees/fee-terms.js';
+import { returnTermsOf, type ReturnTerms } from './returns.js';
 
-/** On what terms a product is sold in a channel: tax, and what the channel takes. */
+/** A coupon of the seller: what it takes off the price that the customer sees, and off the price before tax. */
+export interface CouponTerms {
+  /** The part that the seller pays, as the customer sees prices. */
+  readonly own: Figure;
+  readonly ownBeforeTax: Figure;
+}
+
+/** On what terms a product is sold in a channel: tax, what stands beside the price, and what the sale costs. */
 export interface SaleTerms {
   readonly taxInside: boolean;
   /** The sales tax in percent of the price before tax. */
   readonly tax: Figure;
-  /** 100 % and the tax: the price paid in percent of the price before tax. */
-  readonly priceWithTax: Figure;
+  readonly beside: BesidePrice;
   readonly fees: readonly FeeTerms[];
+  readonly packing: readonly Figure[];
+  readonly postagePaid: Figure | null;
+  readonly returns: ReturnTerms | null;
   /** The share of the list price that is left after the standing discount, in percent; null where there is none. */
   readonly keptAfterDiscount: Figure | null;
+  readonly coupon: CouponTerms | null;
 }
 
 export const THE_WHOLE = constant('The price before tax', '100', PERCENT, 'definition');
 
-/** The terms of a product in a channel: the tax of its price where typed, else the book's. */
+/** How many units an order has, where it is asked for another number than the channel's. */
+export interface OrderOf {
+  readonly units: string;
+}
+
+/**
+ * The terms of a product in a channel: the tax of its price where typed, else that of its category, else the book's; none where
+ * the business is not registered. Packing, postage, fulfilment and storage are those of the channel that fulfils.
+ */
 export function saleTerms(
   sheet: Sheet,
   product: RowOf<'product'>,
   channel: RowOf<'channel'>,
   point: RowOf<'pricePoint'> | undefined,
+  order?: OrderOf,
 ): SaleTerms {
   const settings = sheet.settings();
-  const tax = taxOf(sheet, settings, point);
+  const tax = taxOf(sheet, settings, product, point);
+  const taxInside = point?.taxInside ?? settings.pricesIncludeTax;
+  const priceWithTax = sum('Price with tax', PERCENT, [THE_WHOLE, tax]);
+  const fulfiller = fulfillerOf(sheet, channel);
+  const output = unit(product.outputUnit);
+  const unitsPerOrder = () =>
+    order === undefined
+      ? sheet.input('channel', channel, 'unitsPerOrder', {
+          ...{ name: 'Units per order', subject: channel.name, unit: output.per(ORDER) },
+        })
+      : constant('Units of the order', order.units, output.per(ORDER), 'an order of so many');
+  const monthsInStore = () =>
+    point === undefined || point.monthsInStore === null
+      ? sheet.input('channel', fulfiller, 'monthsInStore', {
+          ...{ name: 'Months in store', subject: fulfiller.name, unit: MONTH },
+        })
+      : sheet.input('pricePoint', point, 'monthsInStore', {
+          ...{ name: 'Months in store', subject: product.name, unit: MONTH },
+        });
+  const coupon = couponOf(sheet, product, point, taxInside ? priceWithTax : null);
+  const postage = postageCharged(sheet, channel, taxInside ? priceWithTax : null, unitsPerOrder);
+  const context: FeeContext = { channel, product, output, unitsPerOrder, monthsInStore };
   return {
-    taxInside: point?.taxInside ?? settings.pricesIncludeTax,
-    tax,
-    priceWithTax: sum('Price with tax', PERCENT, [THE_WHOLE, tax]),
+    ...{ taxInside, tax, coupon },
+    beside: { priceWithTax, postage, coupon: coupon?.ownBeforeTax ?? null },
+    fees: feeTermsOf(sheet, context, fulfiller),
+    packing: packingOf(sheet, fulfiller, product, unitsPerOrder),
+    postagePaid: postageOf(sheet, fulfiller, product, unitsPerOrder),
+    returns: returnTermsOf(sheet, channel, product, point),
     keptAfterDiscount: keptAfterDiscount(sheet, product, point),
-    fees: feeTermsOf(sheet, channel, product),
   };
+}
+
+/** The channel that packs and dispatches the orders of another: the last of a chain of them, and in a circle the channel itself. */
+export function fulfillerOf(sheet: Sheet, channel: RowOf<'channel'>): RowOf<'channel'> {
+  const seen = new Set([channel.id]);
+  let found = channel;
+  for (let next = channel.fulfilledById; next !== null; next = found.fulfilledById) {
+    const row = sheet.row('channel', next);
+    if (row === undefined) return found;
+    if (seen.has(next)) return channel;
+    seen.add(next);
+    found = row;
+  }
+  return found;
+}
+
+/** The postage that is charged, for one unit and before tax; null where none is. */
+function postageCharged(
+  sheet: Sheet,
+  channel: RowOf<'channel'>,
+  priceWithTax: Figure | null,
+  unitsPerOrder: () => Figure,
+): Figure | null {
+  if (channel.postageCharged === null || channel.postageCharged === '0') return null;
+  const subject = channel.name;
+  const typed = sheet.input('channel', channel, 'postageCharged', {
+    ...{ name: 'Postage charged', subject, unit: money(sheet).per(ORDER) },
+  });
+  const net =
+    priceWithTax === null ? typed : wholeOf({ name: 'Postage charged before tax', subject }, typed, priceWithTax);
+  return quotient({ name: 'Postage charged per unit', subject }, net, unitsPerOrder());
+}
+
+function couponOf(
+  sheet: Sheet,
+  product: RowOf<'product'>,
+  point: RowOf<'pricePoint'> | undefined,
+  priceWithTax: Figure | null,
+): CouponTerms | null {
+  if (point === undefined || point.couponAmount === '0') return null;
+  const subject = product.name;
+  const perUnit = money(sheet).per(unit(product.outputUnit));
+  const off = sheet.input('pricePoint', point, 'couponAmount', { name: 'Coupon', subject, unit: perUnit });
+  const own = point.couponFundedPercent === '0' ? off : ownPart(sheet, point, off, subject);
+  const ownBeforeTax = priceWithTax === null ? own : wholeOf({ name: 'Coupon before tax', subject }, own, priceWithTax);
+  return { own, ownBeforeTax };
+}
+
+const THE_COUPON = constant('The whole coupon', '100', PERCENT, 'definition');
+
+function ownPart(sheet: Sheet, point: RowOf<'pricePoint'>, off: Figure, subject: string): Figure {
+  const funded = sheet.input('pricePoint', point, 'couponFundedPercent', {
+    ...{ name: 'Of the coupon, the channel pays', subject, unit: PERCENT },
+  });
+  return percentOf(
+    { name: "The seller's part of the coupon", subject },
+    difference("The seller's share of the coupon", THE_COUPON, funded),
+    off,
+  );
 }
 
 function keptAfterDiscount(
@@ -46,12 +151,53 @@ function keptAfterDiscount(
   return difference('Share of the price that is left', THE_WHOLE, discount);
 }
 
-function taxOf(sheet: Sheet, settings: RowOf<'settings'>, point: RowOf<'pricePoint'> | undefined): Figure {
+/** True unless the newest registration that has begun says that the business is not registered for sales tax. */
+const isRegistered: Calculation<boolean> = {
+  name: 'isRegistered',
+  meanings: {},
+  work(sheet) {
+    const begun = sheet.all('taxRegistration').filter(({ validFrom }) => validFrom <= sheet.asOf);
+    const newest = begun.reduce<RowOf<'taxRegistration'> | null>(
+      (so, row) => (so === null || row.validFrom >= so.validFrom ? row : so),
+      null,
+    );
+    return newest?.registered ?? true;
+  },
+};
+
+/** The sales tax rates of categories, by the key of their name. */
+const ratesByCategory: Calculation<ReadonlyMap<string, RowOf<'salesTaxRate'>>> = {
+  name: 'ratesByCategory',
+  meanings: {},
+  work: (sheet) => new Map(sheet.all('salesTaxRate').map((row) => [nameKey(row.name.trim()), row])),
+};
+
+function taxOf(
+  sheet: Sheet,
+  settings: RowOf<'settings'>,
+  product: RowOf<'product'>,
+  point: RowOf<'pricePoint'> | undefined,
+): Figure {
+  if (!sheet.read(isRegistered, WHOLE_BOOK))
+    return choice(
+      'Sales tax',
+      constant('No sales tax', '0', PERCENT, 'not registered'),
+      'the business is not registered',
+    );
   if (point !== undefined && point.taxPercent !== null) {
     return choice(
       'Sales tax',
       sheet.input('pricePoint', point, 'taxPercent', { name: 'Sales tax of this price', unit: PERCENT }),
       'typed for this price',
+    );
+  }
+  const category = product.category.trim();
+  const rate = category === '' ? undefined : sheet.read(ratesByCategory, WHOLE_BOOK).get(nameKey(category));
+  if (rate !== undefined) {
+    return choice(
+      'Sales tax',
+      sheet.input('salesTaxRate', rate, 'percent', { name: 'Sales tax', subject: rate.name, unit: PERCENT }),
+      `the rate of ${rate.name}`,
     );
   }
   return choice(

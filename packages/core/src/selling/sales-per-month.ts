@@ -45,7 +45,9 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
     const { contribution, profit } = sheet.read(pricePoint, pricePointId);
     const planned = plannedAt(sheet, sold.point);
     const full =
-      sold.point.discountPercent === '0' ? contribution : contributionOf(undiscounted, unitCostOf(sheet, id), subject);
+      sold.point.discountPercent === '0'
+        ? contribution
+        : contributionOf(undiscounted, unitCostOf(sheet, id), sold.terms, subject);
     return {
       contributionPerHour: quotient(
         { name: 'Contribution per labour hour', subject },
@@ -60,7 +62,8 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
   },
 };
 
-function unitsToEarnTheSame(planned: Figure, before: Figure, after: Figure, subject: string): Figure {
+/** Planned units x contribution before / contribution after, rounded up. Stated gap: nothing is left of a sale. */
+export function unitsToEarnTheSame(planned: Figure, before: Figure, after: Figure, subject: string): Figure {
   const called = { name: 'Units that earn the same', subject };
   if (after.amount !== null && after.amount.lte(0))
     return missing({ ...called, unit: planned.unit }, sellingGap('discount-eats-all', null), [after]);

@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { type Figure, ofMissingRow, percentOf } from '../figure/index.js';
+import { difference, type Figure, ofMissingRow, percentOf } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
@@ -9,6 +9,7 @@ import { type NetProceeds, netProceedsAt } from './sale.js';
 /** A set price and what the seller gets of it, which no cost can move. */
 export interface SetPrice extends NetProceeds {
   readonly price: Figure;
+  /** After the standing discount and the seller's part of a coupon. */
   readonly discounted: Figure;
   /** What the seller would get without the discount. */
   readonly undiscounted: NetProceeds;
@@ -28,12 +29,18 @@ export const setPrice: Calculation<SetPrice> = {
   name: 'setPrice',
   meanings: {
     price: 'The set price, as the customer sees it.',
-    discounted: 'The price after the discount, as the customer sees it.',
+    discounted: 'The price after the discount and the coupon of the seller, as the customer sees it.',
     beforeTax: 'The price without sales tax.',
     tax: 'The sales tax in what the customer pays.',
     paid: 'What the customer pays, tax included.',
+    postageCharged: 'The postage that the customer pays for one unit, without sales tax.',
+    refunds: 'What is expected to be refunded for returns, on one unit dispatched.',
+    netRevenue: 'Price and postage without sales tax, less what is refunded.',
     fees: 'The channel fees on one unit sold.',
-    afterFees: 'The price without sales tax and channel fees.',
+    packing: 'What one unit is packed in to be sent, and the work of packing it.',
+    postagePaid: 'What the carrier is paid for one unit.',
+    returnsCost: 'What returns cost beside the refund: handling, less fees given back and what the rest is worth.',
+    afterFees: 'What is left of the net revenue after channel fees, packing, postage and returns.',
   },
   work(sheet, pricePointId) {
     const point = sheet.row('pricePoint', pricePointId);
@@ -45,13 +52,33 @@ export const setPrice: Calculation<SetPrice> = {
     const price = priceOf(sheet, point, product);
     const undiscounted = netProceedsAt(price, terms, subject);
     const sold = { point, product, terms };
-    if (terms.keptAfterDiscount === null) return { price, discounted: price, ...undiscounted, undiscounted, sold };
-    const discounted = percentOf({ name: 'Price after discount', subject }, terms.keptAfterDiscount, price);
+    const discounted = priceAfter(price, terms, subject);
+    if (discounted === price) return { price, discounted, ...undiscounted, undiscounted, sold };
     return { price, discounted, ...netProceedsAt(discounted, terms, subject), undiscounted, sold };
   },
 };
 
+/** A list price after the standing discount and the seller's part of a coupon. */
+export function priceAfter(listed: Figure, { keptAfterDiscount, coupon }: SaleTerms, subject: string): Figure {
+  const reduced =
+    keptAfterDiscount === null
+      ? listed
+      : percentOf({ name: 'Price after discount', subject }, keptAfterDiscount, listed);
+  return coupon === null ? reduced : difference({ name: 'Price after the coupon', subject }, reduced, coupon.own);
+}
+
+/** The price that holds on the day of the evaluation: the newest dated one that has begun, else the set price. */
 function priceOf(sheet: Sheet, point: RowOf<'pricePoint'>, product: RowOf<'product'>): Figure {
+  const dated = sheet
+    .rowsOf('datedPrice', 'pricePointId', point.id)
+    .filter(({ startsOn }) => startsOn <= sheet.asOf)
+    .reduce<RowOf<'datedPrice'> | null>((so, row) => (so === null || row.startsOn > so.startsOn ? row : so), null);
+  if (dated !== null)
+    return sheet.input('datedPrice', dated, 'price', {
+      name: 'Price',
+      subject: product.name,
+      unit: money(sheet).per(unit(product.outputUnit)),
+    });
   return sheet.input('pricePoint', point, 'price', {
     name: 'Price',
     subject: product.name,
@@ -62,6 +89,10 @@ function priceOf(sheet: Sheet, point: RowOf<'pricePoint'>, product: RowOf<'produ
 
 function gone(sheet: Sheet): SetPrice {
   const figure = ofMissingRow({ name: 'Price', unit: money(sheet) }, 'a price');
-  const proceeds = { beforeTax: figure, tax: figure, paid: figure, fees: figure, afterFees: figure };
+  const none = { postageCharged: null, refunds: null, packing: null, postagePaid: null, returnsCost: null };
+  const proceeds: NetProceeds = {
+    ...{ beforeTax: figure, tax: figure, paid: figure, netRevenue: figure, taken: [], fees: figure, afterFees: figure },
+    ...none,
+  };
   return { price: figure, discounted: figure, ...proceeds, undiscounted: proceeds, sold: null };
 }

@@ -42,7 +42,9 @@ type Fields = Record<string, unknown>;
 
 /** Fields of its rows by kind, and the fees of its channel, each with its bands. */
 export type WorkshopFields = Partial<Record<Kind, Fields>> & {
-  readonly fees?: readonly (Fields & { readonly bands?: readonly Fields[] })[];
+  readonly fees?: readonly (Fields & { readonly bands?: readonly Fields[]; readonly sizes?: readonly Fields[] })[];
+  /** More rows, of the ids of those that there are. */
+  readonly more?: (book: BookBuilder, ids: Omit<Workshop, 'rows'>) => void;
 };
 
 /** Builds it, with fields of its rows set otherwise where an example wants it so. */
@@ -68,11 +70,13 @@ export function workshop(fields: WorkshopFields = {}): Workshop {
     add('labourStep', { productId: ids.product, name: 'Make', gradeId, timeBasis: 'minutes per unit', time: '15' });
     add('runningCost', { name: 'Rent', amount: '500' });
     ids.channel = add('channel', { name: 'Shop' });
-    (fields.fees ?? []).forEach(({ bands = [], ...fee }, position) => {
+    (fields.fees ?? []).forEach(({ bands = [], sizes = [], ...fee }, position) => {
       const ruleId = book.add('feeRule', { channelId: ids.channel, position, name: `Fee ${position + 1}`, ...fee });
       bands.forEach((each) => book.add('feeBand', { ruleId, ...each }));
+      sizes.forEach((each, place) => book.add('sizeTier', { ruleId, position: place, ...each }));
     });
     ids.point = add('pricePoint', { productId: ids.product, channelId: ids.channel, price: '20', taxInside: false });
+    fields.more?.(book, ids);
   });
   return { rows, ...ids };
 }

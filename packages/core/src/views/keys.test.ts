@@ -62,6 +62,13 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   uses: 'product',
   product: 'product',
   price: 'pricePoint',
+  saleLeft: 'pricePoint',
+  bottleneck: 'pricePoint',
+  productSales: 'product',
+  discounts: 'pricePoint',
+  targetCost: 'pricePoint',
+  chain: 'pricePoint',
+  boardRow: 'product',
   candidate: 'candidatePrice',
   working: null,
   levers: null,
@@ -81,6 +88,7 @@ function figuresIn(view: unknown): Shown[] {
 
 /** Views that compare are asked with two ids. */
 const askedAs = (name: ViewName, id: string, first: string, { sheet }: Evaluation) => {
+  if (name === 'bottleneck') return `${id}@paid`;
   if (name === 'driverUse') return `${id}@batches`;
   if (name === 'profit') return '2026-12-01';
   if (name === 'against') return `${id}@${first}`;

@@ -21,6 +21,7 @@ import { netRealisable, pricePoint, setPrice } from '../selling/index.js';
 import { dayIn, type Evaluation, numberIn } from '../sheet/index.js';
 import { farMoreGoesIn } from './far-more-goes-in.js';
 import type { Add, AddGaps, LooseEnd } from './loose-end.js';
+import { channelEnds } from './channel-ends.js';
 import { overheadEnds, runEnds } from './overhead-ends.js';
 
 /** The loose ends of a book, those first that touch the most products; among equals in the order in which they were met. */
@@ -40,6 +41,7 @@ export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
   materialEnds(evaluation, add, addGaps);
   shipmentEnds(evaluation, addGaps);
   stockEnds(evaluation, add);
+  channelEnds(evaluation, add);
   overheadEnds(evaluation, add, addGaps);
   runEnds(evaluation, add, addGaps);
   return [...found.values()]
@@ -67,7 +69,9 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
       );
     for (const point of points) {
       const sale = evaluation.read(pricePoint, point.id);
-      addGaps(evaluation.read(setPrice, point.id).price.gaps, [product.id]);
+      const set = evaluation.read(setPrice, point.id);
+      addGaps(set.price.gaps, [product.id]);
+      addGaps(set.afterFees.gaps, [product.id]);
       const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
       if (!hasEnding(point.ending, minorUnit(sheet.settings().currency)))
         add(

@@ -3,7 +3,7 @@ import type { Figure } from '../figure/index.js';
 import { compared, type Decimal, ZERO } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
 import { coverage } from '../planning/index.js';
-import { salesPerMonth, setPrice } from '../selling/index.js';
+import { pricePoint, salesPerMonth, setPrice } from '../selling/index.js';
 import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 
@@ -49,7 +49,7 @@ export function overviewView(evaluation: Evaluation): OverviewView {
   });
   const widths = sold.flatMap(({ point, set }) => [
     set.beforeTax.amount,
-    costAndFees(evaluation, point.productId, set.fees),
+    costAndFees(evaluation, point.productId, evaluation.read(pricePoint, point.id).sellingCost),
   ]);
   return {
     products: mostFirst.map(({ point, perMonth }) => ({

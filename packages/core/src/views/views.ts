@@ -8,6 +8,12 @@ import { behaviourView } from './behaviour-view.js';
 import { billShareView } from './bill-share-view.js';
 import { cardByMethodView } from './card-by-method-view.js';
 import { cardView } from './card-view.js';
+import { boardRowView } from './board-view.js';
+import { chainView } from './chain-view.js';
+import { discountsView } from './discounts-view.js';
+import { productSalesView } from './product-sales-view.js';
+import { bottleneckView, saleLeftView } from './sale-left-view.js';
+import { targetCostView } from './target-cost-view.js';
 import { channelView } from './channel-view.js';
 import { chargeOutView } from './charge-out-view.js';
 import { comparedShipmentsView } from './compared-shipments-view.js';
@@ -97,6 +103,13 @@ export const VIEWS = {
   uses: (evaluation: Evaluation, id: string) => usesView(evaluation, id),
   product: (evaluation: Evaluation, id: string) => productView(evaluation, id),
   price: (evaluation: Evaluation, id: string) => priceView(evaluation, id),
+  saleLeft: (evaluation: Evaluation, id: string) => saleLeftView(evaluation, id),
+  bottleneck: (evaluation: Evaluation, id: string) => bottleneckView(evaluation, id),
+  productSales: (evaluation: Evaluation, id: string) => productSalesView(evaluation, id),
+  discounts: (evaluation: Evaluation, id: string) => discountsView(evaluation, id),
+  targetCost: (evaluation: Evaluation, id: string) => targetCostView(evaluation, id),
+  chain: (evaluation: Evaluation, id: string) => chainView(evaluation, id),
+  boardRow: (evaluation: Evaluation, id: string) => boardRowView(evaluation, id),
   candidate: (evaluation: Evaluation, id: string) => candidateView(evaluation, id),
   working: (evaluation: Evaluation, id: string) => workingView(evaluation, id),
   levers: (evaluation: Evaluation, id: string) => leversOf(evaluation, id, 5),

@@ -18,6 +18,9 @@ const ONCE: Partial<Readonly<Record<Kind, readonly [of: string, and: string]>>> 
   costIncrease: ['runningCostId', 'validFrom'],
   costStep: ['runningCostId', 'upTo'],
   feeBand: ['ruleId', 'upTo'],
+  datedPrice: ['pricePointId', 'startsOn'],
+  quantityBreak: ['pricePointId', 'fromQuantity'],
+  inputRange: ['pricePointId', 'input'],
 };
 
 /** What two rows say together is entered once. */

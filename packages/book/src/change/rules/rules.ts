@@ -2,7 +2,7 @@ import type { Kind } from '../../kinds.js';
 import { problem, type Problem } from '../../problem/index.js';
 import { type BookReader, fieldValue, type StoredRow, type Write } from '../stored-row.js';
 import { billProblems } from './bill-rules.js';
-import { leastIsNotAboveMost } from './fees.js';
+import { fulfilledByAnother, leastIsNotAboveMost, oneRateAWeight, packingIsOfOneItem } from './fees.js';
 import { namesDiffer, onePriceAChannel } from './names.js';
 import {
   endsAfterItBegins,
@@ -41,6 +41,9 @@ const ROW_RULES: readonly RowRule[] = [
   poolsHoldTheirShares,
   oneMethodOfTheBook,
   leastIsNotAboveMost,
+  fulfilledByAnother,
+  oneRateAWeight,
+  packingIsOfOneItem,
 ];
 
 /**

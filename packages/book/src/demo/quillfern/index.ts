@@ -1,6 +1,7 @@
 import type { BookFile } from '../../file/index.js';
 import { bookBuilder } from '../demo-book.js';
 import { addPrices } from './business.js';
+import { addChannels } from './channels.js';
 import { addFrozenCard } from './frozen-card.js';
 import { at } from './ids.js';
 import { addActivities, addDepartments, addMethods, addRunningCosts } from './overhead.js';
@@ -38,8 +39,9 @@ export function quillfernPottery(): BookFile {
   const products = addProducts(book, materials, { grades, machines, departments });
   addFrozenCard(book, { materials, grades, products, machines });
   const pools = addRunningCosts(book, departments);
-  const channelId = addPrices(book, products);
-  addPlan(book, products, channelId);
+  const channels = addChannels(book, materials, at(grades, 'helper'));
+  addPrices(book, products, channels);
+  addPlan(book, products, channels);
   addActivities(book, pools, products);
   addMethods(book, departments);
   addJointBatch(book);

@@ -9,11 +9,30 @@ interface Workshop {
   readonly departments: Ids;
 }
 
+/** Length, width and height in centimetres, weight and packaging in kilograms, as a product is packed for sale. */
+const PACKED: Readonly<Record<string, readonly [string, string, string, string, string]>> = {
+  'Everyday mug': ['12', '10', '11', '0.55', '0.07'],
+  'Breakfast bowl': ['16', '16', '9', '0.75', '0.08'],
+  'Teapot with cane handle': ['26', '18', '20', '1.5', '0.25'],
+  'Serving platter': ['38', '28', '6', '1.9', '0.3'],
+  'Gift set, two mugs': ['26', '14', '13', '1.25', '0.21'],
+  'Cork trivet': ['19', '19', '2', '0.2', '0.02'],
+  'Soap dish': ['13', '10', '4', '0.3', '0.04'],
+};
+
+/** The packed measures of a product, where it is sent. */
+function packedAs(name: string): Record<string, unknown> {
+  const measures = PACKED[name];
+  if (measures === undefined) return {};
+  const [packedLength, packedWidth, packedHeight, packedWeight, packagingWeight] = measures;
+  return { packedLength, packedWidth, packedHeight, packedWeight, packagingWeight };
+}
+
 /** Adds every product with its bill, its steps, its use of machines, and the mug with what is kept beside its card. */
 export function addProducts(book: BookBuilder, materials: Ids, { grades, machines, departments }: Workshop): Ids {
   const products: Record<string, string> = {};
   for (const recipe of RECIPES) {
-    const productId = book.add('product', recipe.fields);
+    const productId = book.add('product', { ...recipe.fields, ...packedAs(recipe.fields.name as string) });
     addLines(book, productId, recipe, materials, products);
     addTyped(book, productId, recipe, at(departments, 'Throwing room'));
     addWork(book, productId, recipe, grades, machines);

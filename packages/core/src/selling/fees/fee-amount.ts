@@ -20,18 +20,44 @@ import {
   curveOfWhole,
   type FeeCurve,
   scaledCurve,
+  shiftedCurve,
 } from './fee-curve.js';
 import type { BandTerms, FeeTerms } from './fee-terms.js';
 
-/** A price before tax and with it: what percentages are taken of. */
+/** What stands beside a price, before tax, and what percentages may be taken of too. */
+export interface BesidePrice {
+  /** 100 % and the sales tax. */
+  readonly priceWithTax: Figure;
+  readonly postage: Figure | null;
+  /** What the seller's part of a coupon takes off. */
+  readonly coupon: Figure | null;
+}
+
+/** A price before tax and with it, with what stands beside it: what percentages are taken of. */
 export interface FeeBase {
   readonly beforeTax: Figure;
   readonly paid: Figure;
+  readonly beside: BesidePrice;
+}
+
+/** What counts of what stands beside the price, for a fee. */
+const countedBeside = ({ basis }: FeeTerms, { postage, coupon }: BesidePrice): Figure[] => [
+  ...(basis.withPostage && postage !== null ? [postage] : []),
+  ...(basis.beforeCoupon && coupon !== null ? [coupon] : []),
+];
+
+function baseOf(terms: FeeTerms, { beforeTax, paid, beside }: FeeBase): Figure {
+  const counted = countedBeside(terms, beside);
+  const price = terms.basis.isPaid ? paid : beforeTax;
+  if (counted.length === 0) return price;
+  const { subject } = price;
+  const all = sum({ name: 'What the fee is taken of, before tax', subject }, price.unit, [beforeTax, ...counted]);
+  return terms.basis.isPaid ? percentOf({ name: 'What the fee is taken of', subject }, beside.priceWithTax, all) : all;
 }
 
 /** What a fee comes to at a price: its band, at least and at most, and the tax on it that is not recovered. */
-export function feeAmount(terms: FeeTerms, { beforeTax, paid }: FeeBase, subject: string): Figure {
-  const base = terms.isOfPricePaid ? paid : beforeTax;
+export function feeAmount(terms: FeeTerms, of: FeeBase, subject: string): Figure {
+  const base = baseOf(terms, of);
   const called = { name: terms.name, subject };
   const untaxed = clamped(terms, banded(terms, base, subject), subject);
   return terms.withTax === null ? untaxed : percentOf(called, terms.withTax, untaxed);
@@ -95,18 +121,32 @@ export interface FeeLine {
 }
 
 /** The line on which a fee lies at a price before tax, as figures: what a price for a target is worked out of. */
-export function feeLine(terms: FeeTerms, priceWithTax: Figure, at: Decimal): FeeLine {
-  const times = terms.isOfPricePaid ? (priceWithTax.amount ?? HUNDRED).div(HUNDRED) : ONE;
-  const { percent, amount } = lineOfBase(terms, at.mul(times));
+export function feeLine(terms: FeeTerms, beside: BesidePrice, at: Decimal): FeeLine {
+  const { priceWithTax } = beside;
+  const { isPaid } = terms.basis;
+  const times = isPaid ? (priceWithTax.amount ?? HUNDRED).div(HUNDRED) : ONE;
+  const counted = countedBeside(terms, beside);
+  const line = lineOfBase(terms, at.plus(totalOf(counted)).mul(times));
+  const { percent } = line;
   const ofPrice =
-    percent !== null && terms.isOfPricePaid
-      ? percentOf('Fee in percent of the price before tax', percent, priceWithTax)
-      : percent;
+    percent !== null && isPaid ? percentOf('Fee in percent of the price before tax', percent, priceWithTax) : percent;
+  const amount = withBeside(terms, ofPrice, line.amount, counted);
   const { withTax } = terms;
   if (withTax === null) return { percent: ofPrice, amount };
   const taxed = (figure: Figure | null) =>
     figure === null ? null : percentOf({ name: figure.name, subject: figure.subject }, withTax, figure);
   return { percent: taxed(ofPrice), amount: taxed(amount) };
+}
+
+const totalOf = (figures: readonly Figure[]): Decimal =>
+  figures.reduce((so, { amount }) => so.plus(amount ?? ZERO), ZERO);
+
+/** The amount of a line with what the percentage takes of what stands beside the price. */
+function withBeside(terms: FeeTerms, percent: Figure | null, amount: Figure | null, counted: readonly Figure[]) {
+  if (percent === null || counted.length === 0) return amount;
+  const taken = counted.map((each) => percentOf(`${terms.name} of ${each.name.toLowerCase()}`, percent, each));
+  const parts = amount === null ? taken : [amount, ...taken];
+  return sum(`${terms.name} beside the price`, (parts[0] as Figure).unit, parts);
 }
 
 const amountOn = ({ percent, amount }: FeeLine, base: Decimal): Decimal =>
@@ -143,10 +183,19 @@ function sliceLine({ bands, name }: FeeTerms, place: number): FeeLine {
 }
 
 /** A fee as a function of the price before tax; null while one of its figures is missing. */
-export function curveOfFee(terms: FeeTerms, priceWithTax: Figure): FeeCurve | null {
+export function curveOfFee(terms: FeeTerms, beside: BesidePrice): FeeCurve | null {
+  const { priceWithTax } = beside;
+  const counted = countedBeside(terms, beside);
   const known = (figure: Figure | null) => figure === null || isWhole(figure);
   const { bands, minimum, maximum, withTax } = terms;
-  const parts = [minimum, maximum, withTax, priceWithTax, ...bands.flatMap((each) => Object.values(each) as Figure[])];
+  const parts = [
+    minimum,
+    maximum,
+    withTax,
+    priceWithTax,
+    ...counted,
+    ...bands.flatMap((each) => Object.values(each) as Figure[]),
+  ];
   if (!parts.every(known)) return null;
   const plain = bands.map(({ upTo, percent, amount }): Band => ({
     upTo: upTo?.amount ?? null,
@@ -155,8 +204,9 @@ export function curveOfFee(terms: FeeTerms, priceWithTax: Figure): FeeCurve | nu
   }));
   const ofBase = terms.bandRule === 'slice by slice' ? curveOfSlices(plain) : curveOfWhole(plain);
   const clampedOnes = clampedCurve(ofBase, minimum?.amount ?? null, maximum?.amount ?? null);
-  const times = terms.isOfPricePaid ? (priceWithTax.amount ?? HUNDRED).div(HUNDRED) : ONE;
-  return scaledCurve(curveOfPrice(clampedOnes, times), (withTax?.amount ?? HUNDRED).div(HUNDRED));
+  const times = terms.basis.isPaid ? (priceWithTax.amount ?? HUNDRED).div(HUNDRED) : ONE;
+  const ofPrice = shiftedCurve(curveOfPrice(clampedOnes, times), totalOf(counted));
+  return scaledCurve(ofPrice, (withTax?.amount ?? HUNDRED).div(HUNDRED));
 }
 
 /** The percentages of several lines together, and their amounts. */

@@ -122,7 +122,7 @@ describe('the lowest price that leaves what is wanted', () => {
           want.share.mul(price).minus(fee(price)).minus(want.toCover).greaterThanOrEqualTo('-1e-12');
         let cents = 0;
         while (cents <= 3000 && !leaves(d(cents / 100))) cents += 1;
-        const asked = lowestAsked(pricesThatLeave(curve, want), d(1), CENT);
+        const asked = lowestAsked(pricesThatLeave(curve, want), { times: d(1), plus: ZERO }, CENT);
         if (cents <= 3000) expect(asked?.listed.toNumber()).toBeCloseTo(cents / 100, 9);
         else if (asked !== null) expect(asked.listed.toNumber()).toBeGreaterThan(30);
       }),
@@ -158,7 +158,7 @@ describe('the lowest price that leaves what is wanted', () => {
     ]);
     const ranges = pricesThatLeave(curve, { share: d(1), toCover: d('8.60') });
     expect(ranges).toMatchObject([{ isAbove: true, upTo: null }]);
-    expect(lowestAsked(ranges, d(1), CENT)?.listed.toFixed()).toBe('10.01');
-    expect(lowestAsked(ranges, d('1.2'), CENT)?.listed.toFixed()).toBe('12.01');
+    expect(lowestAsked(ranges, { times: d(1), plus: ZERO }, CENT)?.listed.toFixed()).toBe('10.01');
+    expect(lowestAsked(ranges, { times: d('1.2'), plus: ZERO }, CENT)?.listed.toFixed()).toBe('12.01');
   });
 });

@@ -61,6 +61,18 @@ export const curveOfPrice = (curve: FeeCurve, times: Decimal): FeeCurve =>
     level,
   }));
 
+/** A fee that is taken of a price and so much beside it, as a fee of the price alone. */
+export const shiftedCurve = (curve: FeeCurve, beside: Decimal): FeeCurve =>
+  beside.isZero()
+    ? curve
+    : curve
+        .map(({ upTo, slope, level }) => ({
+          upTo: upTo === null ? null : upTo.minus(beside),
+          slope,
+          level: level.plus(slope.mul(beside)),
+        }))
+        .filter(({ upTo }) => upTo === null || !upTo.isNegative() || upTo.isZero());
+
 /** The same fee, at least and at most so much. */
 export function clampedCurve(curve: FeeCurve, minimum: Decimal | null, maximum: Decimal | null): FeeCurve {
   const made: Stretch[] = [];

@@ -57,16 +57,20 @@ export interface Asked {
   readonly range: Range;
 }
 
-/**
- * The lowest price in whole steps that leaves what is wanted: `times` brings a price before tax to the price that is asked. A
- * range that holds no whole step is passed over.
- */
-export function lowestAsked(ranges: readonly Range[], times: Decimal, step: Decimal): Asked | null {
+/** How a price before tax becomes the price that is asked: times so much, and so much on top. */
+export interface AskedFrom {
+  readonly times: Decimal;
+  readonly plus: Decimal;
+}
+
+/** The lowest price in whole steps that leaves what is wanted. A range that holds no whole step is passed over. */
+export function lowestAsked(ranges: readonly Range[], asked: AskedFrom, step: Decimal): Asked | null {
+  const of = (beforeTax: Decimal) => beforeTax.mul(asked.times).plus(asked.plus);
   for (const range of ranges) {
-    const first = range.from.mul(times);
+    const first = of(range.from);
     const up = roundToStep(first, step, 'up');
     const listed = range.isAbove && compared(up, first) <= 0 ? up.plus(step) : up;
-    if (range.upTo === null || compared(listed, range.upTo.mul(times)) <= 0) return { listed, range };
+    if (range.upTo === null || compared(listed, of(range.upTo)) <= 0) return { listed, range };
   }
   return null;
 }

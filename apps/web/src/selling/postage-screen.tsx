@@ -1,0 +1,95 @@
+import type { StoredRow } from '@nuvar/book';
+import { useMemo } from 'react';
+import { useAll, useRow, useRowsOf, useSettings } from '../book/use-book.js';
+import { fieldColumn } from '../controls/field-column.js';
+import { Grid } from '../controls/grid.js';
+import { ListAndDetail } from '../controls/list-and-detail.js';
+import { rowsWriter } from '../controls/rows-writer.js';
+import { useChosenRow } from '../controls/use-chosen-row.js';
+import { DetailHeading } from '../figures/detail-heading.js';
+import { typedText } from '../figures/format.js';
+import { SellPage } from './sell-page.js';
+
+type Table = StoredRow<'carrierTable'>;
+type Rate = StoredRow<'carrierRate'>;
+
+const writer = rowsWriter<Table>('carrierTable', { needs: 'name' });
+
+/** Carrier tables: what a parcel costs by zone and weight. */
+export function PostageScreen() {
+  const { chosen, choose, chooseById } = useChosenRow('postage');
+  const tables = useAll('carrierTable');
+  const { locale } = useSettings();
+  const columns = useMemo(
+    () => [
+      fieldColumn<Table>('carrierTable', 'name', locale, { placeholder: 'Parcel post' }),
+      fieldColumn<Table>('carrierTable', 'volumeDivisor', locale, { header: 'cm³ per kg' }),
+      fieldColumn<Table>('carrierTable', 'taxPercent', locale, { header: 'Tax on it, %' }),
+    ],
+    [locale],
+  );
+  const shown = tables.find(({ id }) => id === chosen)?.id ?? tables[0]?.id;
+  return (
+    <SellPage>
+      <ListAndDetail
+        wide="detail"
+        narrow="30rem"
+        list={
+          <Grid
+            title="Carrier tables"
+            rows={tables}
+            columns={columns}
+            writer={writer}
+            nameOf={({ name }) => name}
+            selected={shown}
+            onSelect={choose}
+            onCreate={chooseById}
+            empty="What does a parcel cost? Type the name of a carrier or a service; its rates by zone and weight come beside it."
+          />
+        }
+        detail={shown === undefined ? null : <Rates key={shown} id={shown} />}
+      />
+    </SellPage>
+  );
+}
+
+function Rates({ id }: { readonly id: string }) {
+  const table = useRow('carrierTable', id);
+  const rates = useRowsOf('carrierRate', 'tableId', id);
+  const { locale, currency } = useSettings();
+  const sorted = useMemo(
+    () =>
+      [...rates].sort(
+        (one, other) => one.zone.localeCompare(other.zone) || Number(one.upToKilograms) - Number(other.upToKilograms),
+      ),
+    [rates],
+  );
+  const columns = useMemo(
+    () => [
+      fieldColumn<Rate>('carrierRate', 'zone', locale, { placeholder: 'home, abroad' }),
+      fieldColumn<Rate>('carrierRate', 'upToKilograms', locale, { header: 'Weight up to, kg' }),
+      fieldColumn<Rate>('carrierRate', 'amount', locale, { header: `Postage, ${currency}` }),
+    ],
+    [locale, currency],
+  );
+  const rateWriter = useMemo(
+    () => rowsWriter<Rate>('carrierRate', { needs: ['upToKilograms', 'amount'], fixed: () => ({ tableId: id }) }),
+    [id],
+  );
+  if (table === undefined) return null;
+  return (
+    <section aria-label={table.name}>
+      <DetailHeading>{table.name}</DetailHeading>
+      <div className="mt-3 max-w-xl" data-place={`${id}.rates`} tabIndex={-1}>
+        <Grid
+          title="Rates"
+          rows={sorted}
+          columns={columns}
+          writer={rateWriter}
+          nameOf={({ zone, upToKilograms }) => `${zone} up to ${typedText(upToKilograms, locale)} kg`}
+          empty="Type a zone, a weight and its postage, or paste a table of the three. A parcel takes the first weight that it does not exceed; above the last one there is no postage, and prices say so."
+        />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,158 @@
+import { constant, difference, type Figure, isWhole, missing, percentOf, quotient, sum } from '../figure/index.js';
+import { compared, type Decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
+import { unit } from '../quantity/index.js';
+import { type Calculation, MONTH, type Sheet } from '../sheet/index.js';
+import type { FeeCurve } from './fees/fee-curve.js';
+import { scaledCurve, sumOfCurves } from './fees/fee-curve.js';
+import { sellingGap } from './gaps.js';
+import { pricePoint } from './price-point.js';
+import { besideThePrice, curveOf } from './price-for-target.js';
+import { setPrice, type SetPrice } from './set-price.js';
+import type { SaleTerms } from './sale-terms.js';
+import { costsToCover } from './price-limits.js';
+import { unitCostOf } from './unit-cost.js';
+
+/** A product in one channel against the same in another. */
+export interface ChannelComparison {
+  /** What each sale leaves more in the first than in the second. */
+  readonly difference: Figure;
+  /** The units a month at which both leave the same, because one of them takes fees for each month. */
+  readonly unitsAtSwitch: Figure;
+  /** The price before tax at which both leave the same, if it were asked in both. */
+  readonly priceAtSwitch: Figure;
+}
+
+/**
+ * The same product in two channels; the id is "point@point". Difference = contribution of a unit in the first less that in the
+ * second. Units at which the order turns = fees a month of the first less those of the second / contribution before monthly
+ * fees of the first less that of the second, where both are of one sign. Price at which it turns: the lowest at which what
+ * both leave is the same, found stretch by stretch of their fees. Stated gaps: it never turns.
+ */
+export const channelComparison: Calculation<ChannelComparison> = {
+  name: 'channelComparison',
+  meanings: {
+    difference: 'What each sale leaves more in the one channel than in the other.',
+    unitsAtSwitch: 'The units a month at which both channels leave the same.',
+    priceAtSwitch: 'The price before tax at which both channels leave the same, if both asked it.',
+  },
+  work(sheet, id) {
+    const [oneId = '', otherId = ''] = id.split('@');
+    const [one, other] = [sheet.read(setPrice, oneId), sheet.read(setPrice, otherId)];
+    const called = (name: string) => ({ name, subject: one.sold?.product.name ?? '' });
+    const more = difference(
+      called('Left more'),
+      sheet.read(pricePoint, oneId).contribution,
+      sheet.read(pricePoint, otherId).contribution,
+    );
+    if (one.sold === null || other.sold === null) return { difference: more, unitsAtSwitch: more, priceAtSwitch: more };
+    return {
+      difference: more,
+      unitsAtSwitch: unitsAtSwitch(
+        sheet,
+        [one, oneId],
+        [other, otherId],
+        called('Units a month at which the order turns'),
+      ),
+      priceAtSwitch: priceAtSwitch(sheet, one, other, called('Price at which the order turns')),
+    };
+  },
+};
+
+type Called = { readonly name: string; readonly subject: string };
+
+/** Fees for each month of a channel, and what a unit leaves before them. */
+function monthly(sheet: Sheet, set: SetPrice, pointId: string): { fees: Figure; before: Figure } {
+  const { contribution } = sheet.read(pricePoint, pointId);
+  const ofMonth = set.taken.filter(({ terms: { id } }) => sheet.row('feeRule', id)?.takenOf === 'month');
+  const perUnit = ofMonth.map(({ amount }) => amount);
+  const named = (name: string) => ({ name, subject: contribution.subject });
+  const before =
+    perUnit.length === 0
+      ? contribution
+      : sum(named('Left before monthly fees'), contribution.unit, [contribution, ...perUnit]);
+  const money = unit(sheet.settings().currency).per(MONTH);
+  const rows = ofMonth.flatMap(({ terms: { id, withTax, name } }) => {
+    const rule = sheet.row('feeRule', id);
+    if (rule?.amount == null) return [];
+    const stated = sheet.input('feeRule', rule, 'amount', { name, subject: '', unit: money });
+    return [withTax === null ? stated : percentOf(name, withTax, stated)];
+  });
+  return { fees: sum(named('Fees a month'), money, rows), before };
+}
+
+function unitsAtSwitch(
+  sheet: Sheet,
+  [one, oneId]: [SetPrice, string],
+  [other, otherId]: [SetPrice, string],
+  called: Called,
+): Figure {
+  const [first, second] = [monthly(sheet, one, oneId), monthly(sheet, other, otherId)];
+  const dearer = difference('Fees a month, difference', first.fees, second.fees);
+  const better = difference('Left before monthly fees, difference', first.before, second.before);
+  const never = sellingGap('order-never-turns', null);
+  const leaf = { ...called, unit: dearer.unit.per(better.unit) };
+  const turns =
+    dearer.amount === null || better.amount === null || dearer.amount.isZero() || dearer.amount.s === better.amount.s;
+  if (dearer.amount?.isZero() === true || !turns || better.amount?.isZero() === true)
+    return missing(leaf, never, [dearer, better]);
+  return quotient(called, dearer, better);
+}
+
+/** What a unit leaves at a price before tax: share x price - fees - to cover, in plain decimals. */
+interface Line {
+  readonly share: Decimal;
+  readonly toCover: Decimal;
+  readonly fees: FeeCurve;
+}
+
+function lineOf(sheet: Sheet, { sold }: SetPrice): Line | null {
+  if (sold === null) return null;
+  const { terms, product } = sold;
+  const fees = curveOf(terms);
+  const { dispatched } = costsToCover(unitCostOf(sheet, product.id), terms, product.name);
+  const beside = coveredBeside(terms);
+  if (fees === null || dispatched.amount === null || beside === null) return null;
+  return { share: (terms.returns?.kept.amount ?? HUNDRED).div(HUNDRED), toCover: dispatched.amount.plus(beside), fees };
+}
+
+/** What packing, postage and returns cost beside the price, less the postage that is charged and kept; null where not known. */
+function coveredBeside(terms: SaleTerms): Decimal | null {
+  const { costs, brings } = besideThePrice(terms, '');
+  if (!costs.every(isWhole)) return null;
+  const all = costs.reduce<Decimal>((so, { amount }) => so.plus(amount ?? ZERO), ZERO);
+  return all.minus(brings?.amount ?? ZERO);
+}
+
+function priceAtSwitch(sheet: Sheet, one: SetPrice, other: SetPrice, called: Called): Figure {
+  const { unit: perUnit } = one.beforeTax;
+  const [first, second] = [lineOf(sheet, one), lineOf(sheet, other)];
+  const crossing = first === null || second === null ? null : lowestCrossing(first, second);
+  if (crossing === null)
+    return missing({ ...called, unit: perUnit }, sellingGap('order-never-turns', null), [
+      one.afterFees,
+      other.afterFees,
+    ]);
+  return constant(called.name, crossing, perUnit, 'where what both channels leave is the same');
+}
+
+/** The lowest price above zero at which two lines leave the same, and change places. */
+function lowestCrossing(one: Line, other: Line): Decimal | null {
+  const minus = scaledCurve(other.fees, ONE.neg());
+  const fees = sumOfCurves([one.fees, minus]);
+  const share = one.share.minus(other.share);
+  const cover = one.toCover.minus(other.toCover);
+  let from: Decimal = ZERO;
+  let before: Decimal | null = null;
+  for (const { upTo, slope, level } of fees) {
+    const [gain, need] = [share.minus(slope), cover.plus(level)];
+    const start = gain.mul(from).minus(need);
+    // A jump in which they change places.
+    if (before !== null && !before.isZero() && !start.isZero() && before.s !== start.s) return from;
+    const at = gain.isZero() ? null : need.div(gain);
+    if (at !== null && compared(at, from) > 0 && (upTo === null || compared(at, upTo) <= 0)) return at;
+    if (upTo === null) return null;
+    before = gain.mul(upTo).minus(need);
+    from = upTo;
+  }
+  return null;
+}

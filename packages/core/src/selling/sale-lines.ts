@@ -1,0 +1,374 @@
+import type { RowOf } from '@nuvar/book';
+import { productCost } from '../production/index.js';
+import { constant, difference, type Figure, multiplied, percentOf, quotient, shareOf, sum } from '../figure/index.js';
+import { compared, decimal } from '../number/index.js';
+import { plannedAt } from '../production/index.js';
+import { NUMBER, unit } from '../quantity/index.js';
+import { type Calculation, money, ORDER, type Sheet } from '../sheet/index.js';
+import { costOfDispatched } from './returns.js';
+import { type NetProceeds, netProceedsAt } from './sale.js';
+import { saleTerms, type SaleTerms } from './sale-terms.js';
+import { priceAfter, setPrice } from './set-price.js';
+import { unitsToEarnTheSame } from './sales-per-month.js';
+import { unitCostOf } from './unit-cost.js';
+
+/** Of what a sale is looked at: one unit, an order of so many, or the planned month. */
+export type SaleScale = 'unit' | 'month' | `order-${string}`;
+
+/** What becomes of the price of a sale, from the list price to profit. Null for what there is nothing of. */
+export interface SaleLines {
+  readonly listPrice: Figure;
+  readonly discount: Figure | null;
+  readonly coupon: Figure | null;
+  readonly tax: Figure;
+  readonly beforeTax: Figure;
+  readonly postageCharged: Figure | null;
+  readonly refunds: Figure | null;
+  readonly netRevenue: Figure;
+  readonly fees: Figure;
+  readonly packing: Figure | null;
+  readonly postagePaid: Figure | null;
+  readonly returnsCost: Figure | null;
+  readonly afterFees: Figure;
+  readonly materials: Figure;
+  readonly labour: Figure;
+  readonly other: Figure;
+  readonly equipment: Figure;
+  /** What of the variable cost is none of the elements: variable overhead, less what is committed. */
+  readonly otherVariable: Figure | null;
+  readonly asNew: Figure | null;
+  readonly contribution: Figure;
+  readonly fixed: Figure;
+  readonly profit: Figure;
+  readonly margin: Figure;
+  readonly markup: Figure;
+}
+
+/** A price point, how it is looked at, and the fee that is asked for, of an id such as "point@unit" or "point@order-3@fee". */
+export function saleOf(id: string): { readonly pointId: string; readonly scale: SaleScale; readonly feeId: string } {
+  const [pointId = '', scale = 'unit', feeId = ''] = id.split('@');
+  return { pointId, scale: scale as SaleScale, feeId };
+}
+
+interface Sale {
+  readonly point: RowOf<'pricePoint'>;
+  readonly product: RowOf<'product'>;
+  readonly terms: SaleTerms;
+  readonly listed: Figure;
+  readonly proceeds: NetProceeds;
+  /** How many units; null for one. */
+  readonly times: Figure | null;
+}
+
+/** The sale of a price point on the terms of a unit, an order or a month; null where it is gone. */
+function saleAt(sheet: Sheet, pointId: string, scale: SaleScale): Sale | null {
+  const set = sheet.read(setPrice, pointId);
+  if (set.sold === null) return null;
+  const { point, product, terms: usual } = set.sold;
+  const output = unit(product.outputUnit);
+  if (scale === 'unit') return { point, product, terms: usual, listed: set.price, proceeds: set, times: null };
+  if (scale === 'month')
+    return { point, product, terms: usual, listed: set.price, proceeds: set, times: plannedAt(sheet, point) };
+  const units = scale.slice('order-'.length);
+  const channel = sheet.row('channel', point.channelId);
+  if (channel === undefined) return null;
+  const terms = saleTerms(sheet, product, channel, point, { units });
+  const listed = priceAtQuantity(sheet, point, product, units) ?? set.price;
+  const proceeds = netProceedsAt(priceAfter(listed, terms, product.name), terms, product.name);
+  const times = constant('Units of the order', units, output.per(ORDER), 'an order of so many');
+  return { point, product, terms, listed, proceeds, times };
+}
+
+/** The price of each unit of an order: that of the largest quantity that it reaches; null below the smallest. */
+export function priceAtQuantity(
+  sheet: Sheet,
+  point: RowOf<'pricePoint'>,
+  product: RowOf<'product'>,
+  units: string,
+): Figure | null {
+  const reached = sheet
+    .rowsOf('quantityBreak', 'pricePointId', point.id)
+    .filter(({ fromQuantity }) => compared(decimal(fromQuantity), decimal(units)) <= 0)
+    .reduce<RowOf<'quantityBreak'> | null>(
+      (so, row) => (so === null || compared(decimal(row.fromQuantity), decimal(so.fromQuantity)) > 0 ? row : so),
+      null,
+    );
+  if (reached === null) return null;
+  return sheet.input('quantityBreak', reached, 'price', {
+    ...{ name: `Price from ${reached.fromQuantity} units`, subject: product.name },
+    unit: money(sheet).per(unit(product.outputUnit)),
+  });
+}
+
+/**
+ * All that becomes of a price: list price, less discount, coupon and tax, with the postage charged, less refunds, fees, packing,
+ * postage, returns, the variable cost by element, and what the unit carries of fixed cost. For a unit of the channel's usual
+ * order, for an order of so many units (order fees, packing and postage then over those, and the price of its quantity), or
+ * for the planned units of a month. The id is "point@unit", "point@order-3" or "point@month".
+ */
+export const saleLines: Calculation<SaleLines> = {
+  name: 'saleLines',
+  meanings: {
+    listPrice: 'The list price, as the customer sees it.',
+    discount: 'What the standing discount takes off the list price.',
+    coupon: "What the seller's part of a coupon takes off.",
+    tax: 'The sales tax in the price.',
+    beforeTax: 'The price without sales tax.',
+    postageCharged: 'The postage that the customer pays, without sales tax.',
+    refunds: 'What is expected to be refunded for returns.',
+    netRevenue: 'Price and postage without sales tax, less what is refunded.',
+    fees: 'All channel fees.',
+    packing: 'Packing, with the work of it.',
+    postagePaid: 'What the carrier is paid.',
+    returnsCost: 'What returns cost beside the refund.',
+    afterFees: 'What is left after all that the sale costs.',
+    materials: 'Direct materials.',
+    labour: 'Labour.',
+    other: 'Other direct costs.',
+    equipment: 'Energy, wear and upkeep of machines.',
+    otherVariable: 'What else changes with a unit: variable overhead, less what of the elements is committed.',
+    asNew: 'What comes back as new, at variable cost.',
+    contribution: 'What is left for the running costs and for profit (contribution).',
+    fixed: 'What is carried of costs that come whatever is sold: committed costs and fixed overhead.',
+    profit: 'What is left after all costs (profit).',
+    margin: 'Profit in percent of the net revenue.',
+    markup: 'Profit in percent of the full cost.',
+  },
+  work(sheet, id) {
+    const { pointId, scale } = saleOf(id);
+    const sale = saleAt(sheet, pointId, scale);
+    if (sale === null) return noSale(sheet.read(setPrice, pointId).price);
+    const { product, terms, listed, proceeds, times } = sale;
+    const subject = product.name;
+    const of = (figure: Figure) =>
+      times === null ? figure : multiplied({ name: figure.name, subject: figure.subject }, figure, times);
+    const maybe = (figure: Figure | null) => figure && of(figure);
+    const cost = unitCostOf(sheet, product.id);
+    const elements = sheet.read(productCost, product.id);
+    const dispatched = costOfDispatched(cost.changingCost, terms.returns);
+    const contribution = difference({ name: 'Contribution', subject }, proceeds.afterFees, dispatched);
+    const profit = difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit);
+    const discounted =
+      terms.keptAfterDiscount === null
+        ? null
+        : difference(
+            { name: 'Discount', subject },
+            listed,
+            percentOf('Price after discount', terms.keptAfterDiscount, listed),
+          );
+    return {
+      listPrice: of(listed),
+      discount: maybe(discounted),
+      coupon: maybe(terms.coupon?.own ?? null),
+      tax: of(proceeds.tax),
+      beforeTax: of(proceeds.beforeTax),
+      postageCharged: maybe(proceeds.postageCharged),
+      refunds: maybe(proceeds.refunds),
+      netRevenue: of(proceeds.netRevenue),
+      fees: of(proceeds.fees),
+      packing: maybe(proceeds.packing),
+      postagePaid: maybe(proceeds.postagePaid),
+      returnsCost: maybe(proceeds.returnsCost),
+      afterFees: of(proceeds.afterFees),
+      materials: of(elements.directMaterials),
+      labour: of(elements.labour),
+      other: of(elements.other),
+      equipment: of(elements.equipment),
+      otherVariable: maybe(otherVariable(cost.changingCost, elements.variableCost, subject)),
+      asNew: maybe(
+        terms.returns?.asNew == null
+          ? null
+          : percentOf({ name: 'Comes back as new', subject }, terms.returns.asNew, cost.changingCost),
+      ),
+      contribution: of(contribution),
+      fixed: of(cost.fixedInUnit),
+      profit: of(profit),
+      margin: shareOf({ name: 'Margin', subject }, profit, proceeds.netRevenue),
+      markup: shareOf({ name: 'Markup', subject }, profit, cost.fullCost),
+    };
+  },
+};
+
+/** What the variable cost of a unit is more, or below zero less, than its elements; null where it is just these. */
+function otherVariable(changing: Figure, elements: Figure, subject: string): Figure | null {
+  const rest = difference({ name: 'Other variable cost', subject }, changing, elements);
+  return rest.amount?.isZero() === true ? null : rest;
+}
+
+function noSale(gone: Figure): SaleLines {
+  const none = { discount: null, coupon: null, postageCharged: null, refunds: null, packing: null, postagePaid: null };
+  const cost = { materials: gone, labour: gone, other: gone, equipment: gone, otherVariable: null, asNew: null };
+  return {
+    ...none,
+    ...cost,
+    ...{
+      listPrice: gone,
+      tax: gone,
+      beforeTax: gone,
+      netRevenue: gone,
+      fees: gone,
+      returnsCost: null,
+      afterFees: gone,
+    },
+    ...{ contribution: gone, fixed: gone, profit: gone, margin: gone, markup: gone },
+  };
+}
+
+/** What one fee comes to in a sale; the id is that of the sale and of the fee, "point@unit@fee". */
+export const saleFee: Calculation<{ amount: Figure | null }> = {
+  name: 'saleFee',
+  meanings: { amount: 'What this fee comes to.' },
+  work(sheet, id) {
+    const { pointId, scale, feeId } = saleOf(id);
+    const sale = saleAt(sheet, pointId, scale);
+    const found = sale?.proceeds.taken.find(({ terms }) => terms.id === feeId);
+    if (sale === null || found === undefined) return { amount: null };
+    const { amount } = found;
+    const { times } = sale;
+    return {
+      amount: times === null ? amount : multiplied({ name: amount.name, subject: amount.subject }, amount, times),
+    };
+  },
+};
+
+/** What a discount, or several one after the other, does to a sale. */
+export interface DiscountStep {
+  readonly priceAfter: Figure;
+  /** What several discounts come to as one. */
+  readonly asOne: Figure;
+  readonly contribution: Figure;
+  readonly profit: Figure;
+  readonly margin: Figure;
+  readonly unitsToEarnTheSame: Figure;
+}
+
+const WHOLE_LIST_PRICE = constant('The list price', '1', NUMBER, 'definition');
+
+/**
+ * A sale at a discount from the list price, or at several one after the other: price x (1 - d1) x (1 - d2)...; fees follow the
+ * price. In place of the standing discount. The id is "point@10" or "point@10+5".
+ */
+export const discountStep: Calculation<DiscountStep> = {
+  name: 'discountStep',
+  meanings: {
+    priceAfter: 'The price after the discounts, as the customer sees it.',
+    asOne: 'What the discounts come to as one, in percent of the list price.',
+    contribution: 'What each sale leaves at this discount (contribution).',
+    profit: 'What each sale leaves after its share of the running costs.',
+    margin: 'Profit in percent of the net revenue.',
+    unitsToEarnTheSame: 'Units a month that earn the same as the planned units at the list price.',
+  },
+  work(sheet, id) {
+    const [pointId = '', series = '0'] = id.split('@');
+    const { sold, price } = sheet.read(setPrice, pointId);
+    if (sold === null)
+      return {
+        ...{ priceAfter: price, asOne: price, contribution: price, profit: price, margin: price },
+        unitsToEarnTheSame: price,
+      };
+    const { product, terms } = sold;
+    const subject = product.name;
+    const shares = series.split('+').map((each) => decimal('1').minus(decimal(each).div(100)));
+    const kept = shares.reduce((so, share) => so.mul(share), decimal('1'));
+    const note = `${series.split('+').join(' %, then ')} % off`;
+    const keptFigure = constant('Share that is left', kept, NUMBER, note);
+    const after = multiplied({ name: 'Price after discount', subject }, price, keptFigure);
+    const paid =
+      terms.coupon === null ? after : difference({ name: 'Price after the coupon', subject }, after, terms.coupon.own);
+    const proceeds = netProceedsAt(paid, terms, subject);
+    const cost = unitCostOf(sheet, product.id);
+    const contribution = difference(
+      { name: 'Contribution', subject },
+      proceeds.afterFees,
+      costOfDispatched(cost.changingCost, terms.returns),
+    );
+    const profit = difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit);
+    const atList = kept.eq(1) ? contribution : sheet.read(discountStep, `${pointId}@0`).contribution;
+    return {
+      unitsToEarnTheSame: unitsToEarnTheSame(plannedAt(sheet, sold.point), atList, contribution, subject),
+      priceAfter: after,
+      asOne: shareOf('Discount as one', difference('Taken off', WHOLE_LIST_PRICE, keptFigure), WHOLE_LIST_PRICE),
+      contribution,
+      profit,
+      margin: shareOf({ name: 'Margin', subject }, profit, proceeds.netRevenue),
+    };
+  },
+};
+
+/** What an order costs whatever is in it, and from what value on it is worth taking, or worth sending free. */
+export interface OrderThresholds {
+  readonly perOrder: Figure;
+  readonly contributionShare: Figure;
+  readonly smallestOrder: Figure;
+  readonly advertisingBreakEven: Figure;
+}
+
+/**
+ * Smallest order worth taking = what an order costs whatever is in it / contribution share: fees for each order, packing and
+ * postage of it, less the postage charged, over what a unit leaves before them in percent of its price before tax. Where an
+ * order is sent free the postage charged is zero: the same value is the threshold of free delivery. Break-even advertising =
+ * contribution before advertising in percent of the price before tax.
+ */
+export const orderThresholds: Calculation<OrderThresholds> = {
+  name: 'orderThresholds',
+  meanings: {
+    perOrder: 'What an order costs whatever is in it, if its delivery is free.',
+    contributionShare: 'What a unit leaves before that, in percent of its price before tax.',
+    smallestOrder: 'The value of goods before tax from which on an order with free delivery leaves something.',
+    advertisingBreakEven: 'The advertising at which a sale leaves nothing, in percent of the price before tax.',
+  },
+  work(sheet, pointId) {
+    const set = sheet.read(setPrice, pointId);
+    const { sold, price } = set;
+    const channel = sold && sheet.row('channel', sold.point.channelId);
+    if (sold === null || channel === undefined || channel === null)
+      return { perOrder: price, contributionShare: price, smallestOrder: price, advertisingBreakEven: price };
+    const { product, terms } = sold;
+    const subject = product.name;
+    const named = (name: string) => ({ name, subject });
+    const output = unit(product.outputUnit);
+    const unitsPerOrder = sheet.input('channel', channel, 'unitsPerOrder', {
+      ...{ name: 'Units per order', subject: channel.name, unit: output.per(ORDER) },
+    });
+    const orderFees = set.taken
+      .filter(({ terms: { id } }) => sheet.row('feeRule', id)?.takenOf === 'order')
+      .map(({ amount }) => amount);
+    const ofOrder = [
+      ...orderFees,
+      ...(set.packing === null ? [] : [set.packing]),
+      ...(set.postagePaid === null ? [] : [set.postagePaid]),
+    ];
+    const perUnit = sum(named('Costs of an order, per unit'), price.unit, ofOrder);
+    const cost = unitCostOf(sheet, product.id);
+    const contribution = difference(
+      named('Contribution'),
+      set.afterFees,
+      costOfDispatched(cost.changingCost, terms.returns),
+    );
+    const before = sum(named('Contribution before the costs of an order'), price.unit, [contribution, perUnit]);
+    const withoutPostage =
+      set.postageCharged === null
+        ? before
+        : difference(named('The same, without postage charged'), before, set.postageCharged);
+    const contributionShare = shareOf(
+      named('Contribution before the costs of an order, of the price'),
+      withoutPostage,
+      set.beforeTax,
+    );
+    const perOrder = multiplied(named('Costs of an order'), perUnit, unitsPerOrder);
+    const advertising = set.taken
+      .filter(({ terms: { purpose } }) => purpose === 'advertising')
+      .map(({ amount }) => amount);
+    const beforeAdvertising = sum(named('Contribution before advertising'), price.unit, [contribution, ...advertising]);
+    return {
+      perOrder,
+      contributionShare,
+      smallestOrder: quotient(named('Smallest order'), perOrder, asNumber(contributionShare)),
+      advertisingBreakEven: shareOf(named('Break-even advertising'), beforeAdvertising, set.beforeTax),
+    };
+  },
+};
+
+const A_HUNDRED = constant('A hundred percent', '100', unit('%'), 'definition');
+
+const asNumber = (percent: Figure): Figure => quotient('As a share of one', percent, A_HUNDRED);
