@@ -45,3 +45,16 @@ export {
   type PriceListField,
 } from './purchasing/index.js';
 export * from './views/index.js';
+export {
+  CHANCE_FACTORS,
+  factorInput,
+  simulate,
+  USUAL_RANGES,
+  type ChanceFactor,
+  type ChanceModel,
+  type ChanceRange,
+  type ChanceRanges,
+  type SimulationInput,
+  type SimulationResult,
+  type Spread,
+} from './selling/index.js';

@@ -20,6 +20,7 @@ export interface DocumentJob {
 const TYPES = {
   pdf: 'application/pdf',
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  csv: 'text/csv; charset=utf-8',
 } as const;
 
 /** A document that was not fetched goes after an hour; one that is under way for so long has been lost with its server. */

@@ -11,6 +11,7 @@ import { AddMemberForm } from '../accounts/forms.js';
 import { FormEntry, FormProblem } from '../controls/form-entry.js';
 import { useCheckedForm } from '../controls/use-checked-form.js';
 import { RowField } from '../controls/row-field.js';
+import { RowText } from '../controls/row-text.js';
 import { SalesTaxRates } from '../selling/sales-tax-rates.js';
 import {
   problemsOf,
@@ -55,6 +56,12 @@ export function SettingsScreen() {
           {field('salesTaxPercent', '% of the price before tax')}
           {field('pricesIncludeTax')}
         </Fields>
+        <RowText
+          kind="settings"
+          id={settings.id}
+          field="letterhead"
+          placeholder="Name and address as they stand at the head of quotes and price lists"
+        />
         <h2 className="text-section mt-6">Planning prices</h2>
         <Fields>
           {field('stockMethod', undefined, STOCK_WORDS)}

@@ -24,6 +24,7 @@ const HAVE_PARTS = new Set(['frozenCard', 'supplierPrice', 'feeRule', 'pricePoin
 /** What a row belongs to: of the references that go with it the one that is filled, of a bill line always the product. */
 function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMaterial'> {
   const row: object | undefined = model.rows.row(kind, id);
+  if (kind === 'pricePoint') return { owner: id, isOfMaterial: false };
   if (kind === 'stockMovement' && row !== undefined)
     return { owner: String(fieldValue(row, 'materialId')), isOfMaterial: true };
   const belongsTo = fieldsOf(kind).find(

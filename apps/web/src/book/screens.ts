@@ -227,6 +227,7 @@ export const SCREENS = {
     edits: { pricePoint: {}, datedPrice: {}, quantityBreak: {}, inputRange: {} },
     finds: [{ kind: 'product', what: 'price' }],
   },
+  priceBoard: { path: 'sell/board', name: 'Sell: price board' },
   channels: {
     path: 'sell/channels/:rowId?',
     name: 'Sales channels',
@@ -246,6 +247,12 @@ export const SCREENS = {
     name: 'Sell: carrier tables',
     edits: { carrierTable: {}, carrierRate: {} },
     finds: [{ kind: 'carrierTable', what: 'carrier table', field: 'name' }],
+  },
+  quotes: {
+    path: 'sell/quotes/:rowId?',
+    name: 'Sell: quotes',
+    edits: { quote: {}, quoteOption: {} },
+    finds: [{ kind: 'quote', what: 'quote' }],
   },
   plan: {
     path: 'plan/:rowId?',

@@ -1,4 +1,4 @@
-import { inOrder, type Kind, type Operation, type Problem, type RowOf, type StoredRow } from '@nuvar/book';
+import { fieldValue, inOrder, type Kind, type Operation, type Problem, type RowOf, type StoredRow } from '@nuvar/book';
 import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import { useAppDispatch, useAppSelector } from '../state/store.js';
 import { edit } from './edit.js';
@@ -28,8 +28,11 @@ export function useAll<K extends Kind>(kind: K): readonly StoredRow<K>[] {
 /** The products or materials that are not archived, in their order. */
 export function useUnarchived<K extends 'product' | 'material'>(kind: K): readonly StoredRow<K>[] {
   const rows = useAll(kind);
-  return useMemo(() => rows.filter(({ archived }) => !archived), [rows]);
+  return useMemo(() => rows.filter((row) => !row.archived && !isQuoted(row)), [rows]);
 }
+
+/** True for a product that exists for a quote alone. */
+const isQuoted = (row: object): boolean => fieldValue(row, 'quoted') === true;
 
 /** How many rows of a kind there are. */
 export function useCount(kind: Kind): number {

@@ -9,21 +9,22 @@ import {
 import { noticed } from '../state/notices-slice.js';
 import { useAppDispatch, useAppSelector, useShownDay } from '../state/store.js';
 
-const FORMATS = ['pdf', 'xlsx'] as const;
+type DocumentFormat = 'pdf' | 'xlsx' | 'csv';
+const USUAL_FORMATS: readonly DocumentFormat[] = ['pdf', 'xlsx'];
 
 interface DocumentLinksProps {
   /** What is written, in a sentence: "landed cost sheet". */
   readonly label: string;
-  readonly document: 'landed cost' | 'cost cards';
+  readonly document: 'landed cost' | 'cost cards' | 'price list' | 'quote';
   /** The row that it is of. */
   readonly of: string;
-  readonly formats?: readonly (typeof FORMATS)[number][];
+  readonly formats?: readonly DocumentFormat[];
 }
 
 const ASKED_EVERY = 400;
 
 /** Asks the server for a document, says how far it is, and saves it when it is ready; until then it can be given up. */
-export function DocumentLinks({ label, document, of, formats = FORMATS }: DocumentLinksProps) {
+export function DocumentLinks({ label, document, of, formats = USUAL_FORMATS }: DocumentLinksProps) {
   const bookId = useAppSelector(({ book }) => book.id) ?? '';
   const isWaiting = useAppSelector(({ book }) => book.pending.length > 0);
   const asOf = useShownDay();

@@ -6,9 +6,11 @@ import type { Offer } from './offers.js';
 /** What a typed text means for a row, and how it was read; or why it is refused. */
 export type Reading<Patch> = { readonly patch: Patch; readonly shown: string } | { readonly refusal: string };
 
-interface ColumnBase {
+interface ColumnBase<Row> {
   readonly id: string;
   readonly header: string;
+  /** Stands before what is in a cell: a mark that says something of it. */
+  readonly beside?: (row: Row) => ReactNode;
 }
 
 /** A unit that each row says for itself. It stands behind the number where it is not the one in the header. */
@@ -21,7 +23,7 @@ interface CellUnit<Row> {
 }
 
 /** A column whose cells are edited where they stand. It is as wide as its content. */
-export interface InputColumn<Row, Patch> extends ColumnBase {
+export interface InputColumn<Row, Patch> extends ColumnBase<Row> {
   readonly type: 'text' | 'number' | 'choice' | 'day' | 'item';
   /** The field that a cell shows, so that it can be gone to. */
   readonly place?: (row: Row) => string;
@@ -51,7 +53,7 @@ export interface InputColumn<Row, Patch> extends ColumnBase {
 }
 
 /** A column of computed figures. */
-export interface FigureColumn<Row> extends ColumnBase {
+export interface FigureColumn<Row> extends ColumnBase<Row> {
   readonly type: 'figure';
   readonly view: ViewName;
   readonly of: (row: Row) => string;
@@ -61,7 +63,7 @@ export interface FigureColumn<Row> extends ColumnBase {
 }
 
 /** A column that shows something else: a strip, a link. It is neither copied nor exported. */
-export interface ShownColumn<Row> extends ColumnBase {
+export interface ShownColumn<Row> extends ColumnBase<Row> {
   readonly type: 'shown';
   readonly cell: (row: Row) => ReactNode;
   /** What it is sorted and measured by, where it shows a text. */

@@ -28,6 +28,24 @@ const CELL = 'h-[34px] border-b border-base-300 px-1 in-aria-selected:shadow-[in
 function PlainGridRow<Row, Patch>(props: GridRowProps<Row, Patch>) {
   const { id, row, columns, canWrite, selected, name, remove, widen, texts, write } = props;
   const [isComplete, complete] = useComplete(props.scrolling);
+  const cellOf = (column: Column<Row, Patch>) =>
+    isInput(column) && row !== null && !isComplete ? (
+      <ShortCell column={column} row={row} />
+    ) : isInput(column) ? (
+      <InputCell
+        column={column}
+        row={row}
+        name={name}
+        text={texts?.[column.id]}
+        canWrite={canWrite}
+        blankKey={props.blankKey}
+        write={(text) => write(row, text, column)}
+      />
+    ) : row === null ? null : column.type === 'figure' ? (
+      <FigureCell column={column} row={row} widen={widen} />
+    ) : (
+      column.cell(row)
+    );
   return (
     <tr
       data-grid-row={id}
@@ -37,22 +55,13 @@ function PlainGridRow<Row, Patch>(props: GridRowProps<Row, Patch>) {
     >
       {columns.map((column) => (
         <td key={column.id} data-column={column.id} className={isNumeric(column) ? `${CELL} text-right` : CELL}>
-          {isInput(column) && row !== null && !isComplete ? (
-            <ShortCell column={column} row={row} />
-          ) : isInput(column) ? (
-            <InputCell
-              column={column}
-              row={row}
-              name={name}
-              text={texts?.[column.id]}
-              canWrite={canWrite}
-              blankKey={props.blankKey}
-              write={(text) => write(row, text, column)}
-            />
-          ) : row === null ? null : column.type === 'figure' ? (
-            <FigureCell column={column} row={row} widen={widen} />
+          {row !== null && column.beside !== undefined ? (
+            <span className="flex items-center gap-1">
+              {column.beside(row)}
+              <span className="min-w-0 flex-1">{cellOf(column)}</span>
+            </span>
           ) : (
-            column.cell(row)
+            cellOf(column)
           )}
         </td>
       ))}

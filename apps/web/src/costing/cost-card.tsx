@@ -204,7 +204,7 @@ function SaleLines({ productId, digits }: { readonly productId: string; readonly
 }
 
 const saleRows = (view: PriceView): [string, FigureView, boolean][] => [
-  ['Channel fees', view.fees, false],
+  ['Selling costs', view.sellingCost, false],
   ['Profit', view.profit, false],
   ['Price before tax', view.beforeTax, true],
   ['Sales tax', view.tax, false],

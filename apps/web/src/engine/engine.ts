@@ -1,5 +1,5 @@
 import type { Write } from '@nuvar/book';
-import type { EffectView, Override, ViewName, ViewOf } from '@nuvar/core';
+import type { EffectView, Override, RepricedBoard, Repricing, ViewName, ViewOf } from '@nuvar/core';
 import type { FromWorker, Question, ToWorker } from './messages.js';
 
 type Listener = () => void;
@@ -118,6 +118,12 @@ export const engine = {
   async effectOf(overrides: readonly Override[], productIds: readonly string[]): Promise<EffectView[]> {
     const [json = '[]'] = await ask((question) => ({ type: 'effect', question, overrides, productIds }));
     return JSON.parse(json) as EffectView[];
+  },
+
+  /** What a change of many prices would do to each and to the month; the book stays as it is. Null where no book is open. */
+  async repriced(how: Repricing, pointIds: readonly string[]): Promise<RepricedBoard | null> {
+    const [json] = await ask((question) => ({ type: 'reprice', question, how, pointIds }));
+    return json === undefined ? null : (JSON.parse(json) as RepricedBoard);
   },
 };
 

@@ -1,6 +1,7 @@
 import { rowsOfColumns, type RowColumns } from '@nuvar/book';
 import {
   effectOf,
+  repricedOf,
   evaluate,
   isViewName,
   VIEWS,
@@ -139,6 +140,8 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
     if (message.type === 'alive') return [];
     if (message.type === 'ask') return message.keys.map(viewOf);
     const evaluation = shown();
+    if (message.type === 'reprice')
+      return evaluation === null ? [] : [JSON.stringify(repricedOf(evaluation, message.how, message.pointIds))];
     return [JSON.stringify(evaluation === null ? [] : effectOf(evaluation, message.overrides, message.productIds))];
   };
 

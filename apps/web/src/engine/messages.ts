@@ -1,5 +1,5 @@
 import type { Write } from '@nuvar/book';
-import type { Override } from '@nuvar/core';
+import type { Override, Repricing } from '@nuvar/core';
 
 /** What the page tells the worker. */
 export type ToWorker =
@@ -13,6 +13,7 @@ export type ToWorker =
 /** What is asked once; it is answered with a result or with an error, and always answered. */
 export type Question = { readonly question: number } & (
   | { readonly type: 'effect'; readonly overrides: readonly Override[]; readonly productIds: readonly string[] }
+  | { readonly type: 'reprice'; readonly how: Repricing; readonly pointIds: readonly string[] }
   | { readonly type: 'ask'; readonly keys: readonly string[] }
   /** Asks for nothing but an answer. */
   | { readonly type: 'alive' }

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { nextPosition } from '../book/operations.js';
 import { model } from '../book/model.js';
-import { useAll, useRow, useRowsOf, useSettings } from '../book/use-book.js';
+import { useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
@@ -12,6 +12,7 @@ import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { AtSetPrice } from './at-set-price.js';
+import type { PricedSale } from '../selling/priced-sales.js';
 import { BreakEvenChart } from './break-even-chart.js';
 import { Empty } from '../figures/empty.js';
 import { ScreenLink } from '../figures/screen-link.js';
@@ -19,17 +20,18 @@ import { ScreenLink } from '../figures/screen-link.js';
 type Row = StoredRow<'candidatePrice'>;
 type Against = 'ofBook' | 'ofShare';
 
-/** The break-even of one product at candidate prices side by side, kept in the book. */
-export function BreakEvenDetail({ productId }: { productId: string }) {
+/** The break-even of one product in one channel at candidate prices side by side, kept in the book. */
+export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
+  const productId = sale.product.id;
   const product = useRow('product', productId);
-  const channels = useAll('channel');
-  const point = useRowsOf('pricePoint', 'productId', productId)[0];
-  const candidates = useRowsOf('candidatePrice', 'productId', productId);
+  const point = useRow('pricePoint', sale.pointId);
+  const ofProduct = useRowsOf('candidatePrice', 'productId', productId);
   const [parameters, setParameters] = useSearchParams();
   const against: Against = parameters.get('against') === 'share' ? 'ofShare' : 'ofBook';
   const { locale, currency } = useSettings();
   const overhead = useView('overhead');
-  const channelId = point?.channelId ?? channels[0]?.id;
+  const channelId = point?.channelId;
+  const candidates = useMemo(() => ofProduct.filter((row) => row.channelId === channelId), [ofProduct, channelId]);
   const taxInside = useSettings().pricesIncludeTax;
   const inside = point?.taxInside ?? taxInside;
   const columns = useMemo((): Column<Row, Partial<Row>>[] => {
@@ -101,7 +103,10 @@ export function BreakEvenDetail({ productId }: { productId: string }) {
   const prices = point === undefined || point.price === null ? candidates : [point, ...others];
   return (
     <section aria-label={product.name}>
-      <h2 className="font-serif text-detail">{product.name}</h2>
+      <header className="flex items-baseline gap-4">
+        <h2 className="font-serif text-detail">{product.name}</h2>
+        <span className="text-soft">in {sale.channel}</span>
+      </header>
       <p className="mb-1">How many must be sold in a month before you make a profit (break-even)?</p>
       <fieldset className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <legend className="text-soft">To cover</legend>

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useSettings } from '../book/use-book.js';
 import { figureColumn } from '../controls/grid-model.js';
-import { PricedProducts, type PricedProduct } from '../selling/priced-products.js';
+import { PricedSales, type PricedSale } from '../selling/priced-sales.js';
 import { BreakEvenDetail } from './break-even-detail.js';
 
 /** Plan: how many units have to be sold before the first is earned. */
@@ -13,7 +13,7 @@ export function PlanScreen() {
         id: 'contribution',
         header: `Each sale leaves, ${currency}`,
         view: 'price',
-        of: ({ pointId }: PricedProduct) => pointId,
+        of: ({ pointId }: PricedSale) => pointId,
         pick: (view, row) => (row.pointId === '' ? undefined : view.contribution),
         digits: 2,
       }),
@@ -21,13 +21,13 @@ export function PlanScreen() {
     [currency],
   );
   return (
-    <PricedProducts
+    <PricedSales
       screen="plan"
       title="Break-even"
       columns={columns}
       narrow="21rem"
       empty="Nothing to plan yet. Add a product under Make first."
-      detail={(id) => <BreakEvenDetail key={id} productId={id} />}
+      detail={(sale) => <BreakEvenDetail key={sale.id} sale={sale} />}
     />
   );
 }

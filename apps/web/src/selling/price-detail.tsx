@@ -1,15 +1,24 @@
 import type { StoredRow } from '@nuvar/book';
 import type { FigureView, PriceView } from '@nuvar/core';
-import { useRow, useRowsOf, useSettings } from '../book/use-book.js';
+import { useRow, useSettings } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
+import { Sides, useSide } from '../controls/sides.js';
 import { useView } from '../engine/use-view.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 import { FigureLine } from '../figures/figure-line.js';
 import { GapList } from '../figures/gap-list.js';
 import { StripLegend } from '../figures/price-strip.js';
+import { Chance } from './chance.js';
+import { ComingPrices } from './coming-prices.js';
+import { Discounts } from './discounts.js';
 import { DraggedStrip } from './dragged-strip.js';
 import { FirstPrice } from './first-price.js';
+import { InChannels } from './in-channels.js';
+import type { PricedSale } from './priced-sales.js';
 import { SuggestedPrice, TargetFields } from './suggested-price.js';
+import { TargetCost } from './target-cost.js';
+import { WhatIsLeft } from './what-is-left.js';
+import { WhatMovesIt } from './what-moves-it.js';
 import { TriedDiscount } from './tried-discount.js';
 import { Empty } from '../figures/empty.js';
 import { Term } from '../figures/term.js';
@@ -18,10 +27,25 @@ import { ScreenLink } from '../figures/screen-link.js';
 
 const ENDING_WORDS = { none: 'as worked out', 'nearest 0.05': 'multiples of 0.05' };
 
-/** The price of one product: how it is set, what it is made of, and what is left. */
-export function PriceDetail({ productId }: { productId: string }) {
-  const product = useRow('product', productId);
-  const point = useRowsOf('pricePoint', 'productId', productId)[0];
+/** The sides of a price; which one is shown stands in the address. */
+const SIDES = {
+  price: 'Price',
+  left: 'What is left',
+  channels: 'Channels',
+  discounts: 'Discounts',
+  target: 'Target cost',
+  moves: 'What moves it',
+  chance: 'Chance',
+} as const;
+
+interface PriceDetailProps {
+  readonly sale: PricedSale;
+}
+
+/** The price of one product in one channel: how it is set, what it is made of, and what is left. */
+export function PriceDetail({ sale }: PriceDetailProps) {
+  const product = useRow('product', sale.product.id);
+  const point = useRow('pricePoint', sale.pointId);
   if (product === undefined) {
     return (
       <section aria-label="Price">
@@ -38,25 +62,58 @@ interface SetPriceProps {
 }
 
 function SetPrice({ product, point }: SetPriceProps) {
-  const view = useView('price', point.id);
   const channel = useRow('channel', point.channelId);
-  const { currency } = useSettings();
-  // Without a price there is nothing yet to show but what it is to reach.
-  const hasPrice = point.price !== null;
   return (
     <section aria-label={product.name}>
-      <header className="flex items-baseline gap-4">
+      <header className="flex flex-wrap items-baseline gap-x-4">
         <h2 className="font-serif text-detail">{product.name}</h2>
         <span className="text-soft">
-          in <ScreenLink to="channels">{channel?.name}</ScreenLink>
+          in{' '}
+          <ScreenLink to="channels" row={point.channelId}>
+            {channel?.name}
+          </ScreenLink>
         </span>
         <ScreenLink to="make" row={product.id}>
           Its cost
         </ScreenLink>
-        <ScreenLink to="plan" row={product.id}>
+        <ScreenLink to="plan" row={point.id}>
           Its break-even
         </ScreenLink>
       </header>
+      <div className="mt-1 mb-3">
+        <Sides sides={SIDES} label="Price details" />
+      </div>
+      <PriceSide product={product} point={point} />
+    </section>
+  );
+}
+
+function PriceSide({ product, point }: SetPriceProps) {
+  switch (useSide(SIDES)) {
+    case 'price':
+      return <PriceItself point={point} />;
+    case 'left':
+      return <WhatIsLeft point={point} />;
+    case 'channels':
+      return <InChannels product={product} />;
+    case 'discounts':
+      return <Discounts product={product} point={point} />;
+    case 'target':
+      return <TargetCost point={point} />;
+    case 'moves':
+      return <WhatMovesIt point={point} />;
+    case 'chance':
+      return <Chance point={point} />;
+  }
+}
+
+function PriceItself({ point }: { readonly point: StoredRow<'pricePoint'> }) {
+  const view = useView('price', point.id);
+  const { currency } = useSettings();
+  // Without a price there is nothing yet to show but what it is to reach.
+  const hasPrice = point.price !== null;
+  return (
+    <>
       {view && hasPrice && (
         <>
           <DraggedStrip point={point} view={view} />
@@ -78,13 +135,32 @@ function SetPrice({ product, point }: SetPriceProps) {
         <TriedDiscount point={point} />
         <RowField kind="pricePoint" id={point.id} field="taxInside" />
         <RowField kind="pricePoint" id={point.id} field="taxPercent" suffix="%" placeholder="same as book" />
+        <RowField kind="pricePoint" id={point.id} field="couponAmount" suffix={`${currency} off`} />
+        {point.couponAmount !== '0' && (
+          <RowField
+            kind="pricePoint"
+            id={point.id}
+            field="couponFundedPercent"
+            label="The channel pays of it"
+            suffix="%"
+          />
+        )}
+        <RowField
+          kind="pricePoint"
+          id={point.id}
+          field="returnsPercent"
+          suffix="% of the units"
+          placeholder="as the channel"
+        />
+        <RowField kind="pricePoint" id={point.id} field="monthsInStore" suffix="months" placeholder="as the channel" />
       </Fields>
       {view && <SuggestedPrice point={point} view={view} />}
       {view && <GapList gaps={hasPrice ? view.profit.gaps : point.basis === 'typed' ? [] : view.suggested.gaps} />}
       {view && hasPrice && (
         <Figures view={view} currency={currency} discounted={view.discounted.amount !== view.price.amount} />
       )}
-    </section>
+      <ComingPrices point={point} />
+    </>
   );
 }
 
@@ -103,7 +179,7 @@ function Left({ view, currency }: { view: PriceView; currency: string }) {
         <LeadFigure figure={view.profit} digits={2} unit={currency} inWords={false} />
       </div>
       <div>
-        <p className="text-soft">Margin, of the price before tax</p>
+        <p className="text-soft">Margin, of the net revenue</p>
         <LeadFigure figure={view.margin} digits={1} unit="%" inWords={false} />
       </div>
     </div>
@@ -111,7 +187,7 @@ function Left({ view, currency }: { view: PriceView; currency: string }) {
 }
 
 function Figures({ view, currency, discounted }: { view: PriceView; currency: string; discounted: boolean }) {
-  const ofPrice = '% of the price before tax';
+  const ofPrice = '% of the net revenue';
   return (
     <table className="table mt-3">
       <tbody>
@@ -120,7 +196,7 @@ function Figures({ view, currency, discounted }: { view: PriceView; currency: st
         )}
         <FigureLine label="Price before tax" figure={view.beforeTax} unit={currency} digits={4} />
         <FigureLine label="The customer pays" figure={view.paid} unit={currency} digits={2} />
-        <FigureLine label="Channel fees" figure={view.fees} unit={currency} digits={4} />
+        <FigureLine label="Fees, packing, postage and returns" figure={view.sellingCost} unit={currency} digits={4} />
         <FigureLine label="Contribution margin" figure={view.contributionMargin} unit={ofPrice} digits={1} />
         <FigureLine label="Markup" figure={view.markup} unit="% of full cost" digits={1} />
         <FigureLine

@@ -3,8 +3,10 @@ import { ScreenTabs } from '../figures/screen-tabs.js';
 
 const SCREENS = {
   sell: 'Prices',
+  priceBoard: 'Price board',
   channels: 'Channels',
   postage: 'Postage',
+  quotes: 'Quotes',
 } as const;
 
 /** A screen of Sell, under the tabs that lead to the others. */

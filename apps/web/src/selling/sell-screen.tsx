@@ -3,34 +3,35 @@ import { useSettings } from '../book/use-book.js';
 import { figureColumn, type Column } from '../controls/grid-model.js';
 import { useView } from '../engine/use-view.js';
 import { PriceStrip, scaleOf } from '../figures/price-strip.js';
-import { ScreenLink } from '../figures/screen-link.js';
 import { PriceDetail } from './price-detail.js';
-import { PricedProducts, type PricedProduct } from './priced-products.js';
+import { SellPage } from './sell-page.js';
+import { PricedSales, type PricedSale } from './priced-sales.js';
 
 /** Sell: the price of each product and what is left of it. */
 export function SellScreen() {
   const { currency } = useSettings();
   const columns = useMemo(() => columnsOf(currency), [currency]);
   return (
-    <PricedProducts
-      screen="sell"
-      title="Prices"
-      columns={columns}
-      narrow="33rem"
-      tools={<ScreenLink to="channels">Sales channels</ScreenLink>}
-      empty="Nothing to sell yet. Add a product under Make first."
-      detail={(id) => <PriceDetail key={id} productId={id} />}
-    />
+    <SellPage>
+      <PricedSales
+        screen="sell"
+        title="Prices"
+        columns={columns}
+        narrow="38rem"
+        empty="Nothing to sell yet. Add a product under Make first."
+        detail={(sale) => <PriceDetail key={sale.id} sale={sale} />}
+      />
+    </SellPage>
   );
 }
 
-function columnsOf(currency: string): Column<PricedProduct, object>[] {
+function columnsOf(currency: string): Column<PricedSale, object>[] {
   const figure = (id: 'price' | 'margin', header: string, digits: number) =>
     figureColumn({
       id,
       header,
       view: 'price',
-      of: ({ pointId }: PricedProduct) => pointId,
+      of: ({ pointId }: PricedSale) => pointId,
       pick: (view, row) => (row.pointId === '' ? undefined : view[id]),
       digits,
     });
@@ -39,7 +40,7 @@ function columnsOf(currency: string): Column<PricedProduct, object>[] {
     {
       id: 'strip',
       header: 'Before tax, one scale',
-      width: 150,
+      width: 110,
       type: 'shown',
       cell: (row) => <RowStrip row={row} />,
     },
@@ -48,9 +49,9 @@ function columnsOf(currency: string): Column<PricedProduct, object>[] {
 }
 
 /** The strips of a list stand on one scale: that of the dearest product. */
-function RowStrip({ row }: { row: PricedProduct }) {
-  const view = useView('product', row.id);
+function RowStrip({ row }: { row: PricedSale }) {
+  const strip = useView('strip', row.pointId);
   const overview = useView('overview');
-  if (view === undefined || overview === undefined) return null;
-  return <PriceStrip strip={view.strip} scale={Math.max(scaleOf([view.strip]), Number(overview.scale))} height={14} />;
+  if (row.pointId === '' || strip == null || overview === undefined) return null;
+  return <PriceStrip strip={strip} scale={Math.max(scaleOf([strip]), Number(overview.scale))} height={14} />;
 }

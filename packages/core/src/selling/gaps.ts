@@ -20,14 +20,14 @@ export const SELLING_GAPS = defineGaps({
   },
   stated: {
     'beyond-last-band': 'the bands of "{fee}" end below this price',
-    'order-never-turns': 'the one leaves more than the other, whatever it is',
+    'order-never-turns': 'never: the better one stays better',
     'margin-takes-all': 'a margin of 100 % or more has no price',
     'fee-of-a-product': '"{fee}" depends on the size or weight of a product',
     'price-is-typed': '{subject} has no target, so no price is suggested',
     'target-out-of-reach': 'no price reaches this target: the margin approaches {limit} % but never reaches it',
     'any-price-reaches-target': 'any price reaches this target, so none is suggested',
     'discount-leaves-nothing': 'no price reaches this target: the discount takes all of it',
-    'discount-eats-all': 'no number of units earns the same: at this discount a sale leaves nothing',
+    'discount-eats-all': 'none: a sale leaves nothing',
   },
 });
 

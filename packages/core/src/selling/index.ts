@@ -2,6 +2,7 @@ import type { Calculation } from '../sheet/index.js';
 import { parcel } from './dispatch/parcel.js';
 import { channelTake, feeAtPrice } from './fees/channel-take.js';
 import { plannedInChannel } from './fees/planned-in-channel.js';
+import { bundle } from './bundle.js';
 import { channelComparison } from './channel-comparison.js';
 import { landedSale } from './landed-sale.js';
 import { netRealisable } from './net-realisable.js';
@@ -9,6 +10,7 @@ import { priceLimits } from './price-limits.js';
 import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
+import { quotedActual, quotedOption } from './quotes/quote-option.js';
 import { bottleneckHours, perBottleneck } from './per-bottleneck.js';
 import { discountStep, orderThresholds, saleFee, saleLines } from './sale-lines.js';
 import { setPrice } from './set-price.js';
@@ -25,8 +27,27 @@ export { pricePoint } from './price-point.js';
 export { unitBehaviour, unitCostOf } from './unit-cost.js';
 export { priceRatios } from './price-ratios.js';
 export { contributionOf, netProceedsAt } from './sale.js';
-export { saleTerms } from './sale-terms.js';
+export { saleTerms, type SaleTerms } from './sale-terms.js';
 export { salesPerMonth } from './sales-per-month.js';
+export { bundle } from './bundle.js';
+export {
+  CHANCE_FACTORS,
+  type ChanceFactor,
+  type ChanceRange,
+  type ChanceRanges,
+  factorInput,
+  rangesOf,
+  USUAL_RANGES,
+} from './chance/ranges.js';
+export {
+  type ChanceModel,
+  simulate,
+  type SimulationInput,
+  type SimulationResult,
+  type Spread,
+} from './chance/simulate.js';
+export { besideThePrice, curveOf } from './price-for-target.js';
+export { quotedActual, quotedOption } from './quotes/quote-option.js';
 export { bottleneckHours, perBottleneck } from './per-bottleneck.js';
 export { channelComparison } from './channel-comparison.js';
 export { discountStep, orderThresholds, saleFee, saleLines, type SaleLines } from './sale-lines.js';
@@ -57,4 +78,7 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   chainBack,
   perBottleneck,
   bottleneckHours,
+  bundle,
+  quotedOption,
+  quotedActual,
 ];

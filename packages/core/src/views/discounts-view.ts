@@ -1,7 +1,7 @@
 import { isDecimalText } from '@nuvar/book';
-import { discountStep } from '../selling/index.js';
+import { bundle, discountStep, pricePoint } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, shownAll } from './figure-view.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
 
 /** The discounts of the ladder, in percent. */
 export const LADDER = ['0', '5', '10', '15', '20', '25', '30', '40', '50'] as const;
@@ -33,4 +33,13 @@ export function discountsView(evaluation: Evaluation, id: string): DiscountRow[]
       'unitsToEarnTheSame',
     ]),
   }));
+}
+
+/** A bundle against what its parts cost one by one; null where that cannot be said. */
+export function bundleView(evaluation: Evaluation, pointId: string) {
+  if (evaluation.read(bundle, pointId).singly === null) return null;
+  return {
+    ...shownAll(evaluation, bundle, pointId, ['singly', 'saved', 'savedPercent', 'contributionSingly']),
+    contribution: shown(evaluation, pricePoint, pointId, 'contribution'),
+  };
 }

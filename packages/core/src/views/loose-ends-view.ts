@@ -51,8 +51,7 @@ export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
 
 function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
   const { sheet } = evaluation;
-  for (const product of sheet.all('product')) {
-    if (product.archived) continue;
+  for (const product of sheet.all('product').filter(({ archived, quoted }) => !archived && !quoted)) {
     addGaps(evaluation.read(fullCost, product.id).fullCost.gaps, [product.id]);
     conflictEnds(evaluation, add, { kind: 'product', id: product.id, name: product.name });
     proportionEnd(evaluation, add, product);

@@ -77,7 +77,7 @@ export function overheadView(evaluation: Evaluation): OverheadView {
     ),
     products: sheet
       .all('product')
-      .filter(({ archived }) => !archived)
+      .filter(({ archived, quoted }) => !archived && !quoted)
       .map((row) => ({
         id: row.id,
         name: row.name,

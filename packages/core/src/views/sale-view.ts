@@ -7,7 +7,7 @@ import { type FigureView, shown, shownAll } from './figure-view.js';
 import { stripView, type StripView } from './strip-view.js';
 
 const SET = ['price', 'discounted', 'beforeTax', 'tax', 'paid', 'fees'] as const;
-const LEFT = ['contribution', 'profit'] as const;
+const LEFT = ['contribution', 'profit', 'sellingCost'] as const;
 const RATIOS = ['margin', 'contributionMargin', 'markup'] as const;
 const LIMITS = [
   'exactPrice',
@@ -44,22 +44,19 @@ export function priceView(evaluation: Evaluation, pricePointId: string): PriceVi
   };
 }
 
-/** A product as a list shows it, with or without a price. */
+/** A product as a list shows it. */
 export interface ProductView {
   readonly variableCost: FigureView;
   readonly fullCost: FigureView;
   readonly hours: FigureView;
-  readonly strip: StripView;
 }
 
-/** What a product costs, with the strip of its first price. */
+/** What a product costs. */
 export function productView(evaluation: Evaluation, productId: string): ProductView {
-  const point = evaluation.sheet.rowsOf('pricePoint', 'productId', productId)[0];
   return {
     variableCost: shown(evaluation, productCost, productId, 'variableCost'),
     fullCost: shown(evaluation, fullCost, productId, 'fullCost'),
     hours: shown(evaluation, labourHours, productId, 'perUnit'),
-    strip: stripView(evaluation, productId, point?.id ?? null),
   };
 }
 

@@ -37,3 +37,9 @@ export function stripView(evaluation: Evaluation, productId: string, pricePointI
     contribution: ofPrice(pricePoint, 'contribution'),
   };
 }
+
+/** The strip of a price; null where the price is gone. */
+export function priceStripView(evaluation: Evaluation, pricePointId: string): StripView | null {
+  const point = evaluation.sheet.row('pricePoint', pricePointId);
+  return point === undefined ? null : stripView(evaluation, point.productId, pricePointId);
+}

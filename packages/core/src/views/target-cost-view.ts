@@ -1,15 +1,16 @@
-import { fieldsOf, isKind } from '@nuvar/book';
 import { fullCost } from '../costing/index.js';
 import { figureKey, type Figure, slopes } from '../figure/index.js';
-import { compared, type Decimal, decimal } from '../number/index.js';
+import { compared, type Decimal } from '../number/index.js';
 import { targetCost } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, figureView, shownAll } from './figure-view.js';
+import { movableField } from './movable-field.js';
 
 /** An input that would close the gap by itself, and what it would have to be. */
 export interface ClosingInput extends FigureView {
   readonly subject: string;
   readonly neededAmount: string;
+  readonly place: { readonly kind: string; readonly id: string; readonly field: string };
 }
 
 export interface TargetCostView extends Readonly<
@@ -47,11 +48,9 @@ function closingInputs(evaluation: Evaluation, pointId: string): ClosingInput[] 
 
 /** The value of one input at which a cost is what it is to be, found by halving between none of it and as it is; null where there is none. */
 function closing(evaluation: Evaluation, key: string, input: Figure, wanted: Decimal): ClosingInput | null {
-  const { place, amount } = input;
-  if (place?.id == null || !isKind(place.kind) || amount === null) return null;
-  const spec = fieldsOf(place.kind).find(({ name }) => name === place.field);
-  if (spec?.type !== 'decimal') return null;
-  const at = { kind: place.kind, id: place.id, field: place.field } as const;
+  const field = movableField(input);
+  if (field === null) return null;
+  const { place: at, amount, most } = field;
   const fork = evaluation.fork([]);
   const costAt = (value: Decimal): Decimal | null => {
     fork.lay([{ ...at, how: 'set', value: value.toFixed() }]);
@@ -59,10 +58,10 @@ function closing(evaluation: Evaluation, key: string, input: Figure, wanted: Dec
     return figure?.gaps.length === 0 ? figure.amount : null;
   };
   try {
-    const needed = solved(costAt, amount, wanted, spec.bounds?.to === undefined ? null : decimal(spec.bounds.to));
+    const needed = solved(costAt, amount, wanted, most);
     return needed === null
       ? null
-      : { ...figureView(input, figureKey(input)), subject: input.subject, neededAmount: needed.toFixed() };
+      : { ...figureView(input, figureKey(input)), subject: input.subject, neededAmount: needed.toFixed(), place: at };
   } finally {
     fork.end();
   }

@@ -9,6 +9,11 @@ import { billShareView } from './bill-share-view.js';
 import { cardByMethodView } from './card-by-method-view.js';
 import { cardView } from './card-view.js';
 import { boardRowView } from './board-view.js';
+import { bundleView } from './discounts-view.js';
+import { chanceView } from './chance-view.js';
+import { sensitivityView } from './sensitivity-view.js';
+import { priceListView } from './price-list-view.js';
+import { quoteSheetView, quoteView } from './quote-view.js';
 import { chainView } from './chain-view.js';
 import { discountsView } from './discounts-view.js';
 import { productSalesView } from './product-sales-view.js';
@@ -44,6 +49,7 @@ import { receiptToPostView, receivedView, stockPeriodView, stockRowView, stockTo
 import { usesView } from './uses-view.js';
 import { volumesView } from './volumes-view.js';
 import { leversOf } from './levers-view.js';
+import { priceStripView } from './strip-view.js';
 import { workingView } from './working-view.js';
 
 /** Everything that can be asked of an evaluation as plain data: by screens through the worker, by scripts over HTTP. */
@@ -103,10 +109,17 @@ export const VIEWS = {
   uses: (evaluation: Evaluation, id: string) => usesView(evaluation, id),
   product: (evaluation: Evaluation, id: string) => productView(evaluation, id),
   price: (evaluation: Evaluation, id: string) => priceView(evaluation, id),
+  strip: (evaluation: Evaluation, id: string) => priceStripView(evaluation, id),
   saleLeft: (evaluation: Evaluation, id: string) => saleLeftView(evaluation, id),
   bottleneck: (evaluation: Evaluation, id: string) => bottleneckView(evaluation, id),
   productSales: (evaluation: Evaluation, id: string) => productSalesView(evaluation, id),
   discounts: (evaluation: Evaluation, id: string) => discountsView(evaluation, id),
+  bundle: (evaluation: Evaluation, id: string) => bundleView(evaluation, id),
+  sensitivity: (evaluation: Evaluation, id: string) => sensitivityView(evaluation, id),
+  chance: (evaluation: Evaluation, id: string) => chanceView(evaluation, id),
+  quote: (evaluation: Evaluation, id: string) => quoteView(evaluation, id),
+  quoteSheet: (evaluation: Evaluation, id: string) => quoteSheetView(evaluation, id),
+  priceList: (evaluation: Evaluation, id: string) => priceListView(evaluation, id),
   targetCost: (evaluation: Evaluation, id: string) => targetCostView(evaluation, id),
   chain: (evaluation: Evaluation, id: string) => chainView(evaluation, id),
   boardRow: (evaluation: Evaluation, id: string) => boardRowView(evaluation, id),

@@ -14,38 +14,46 @@ import { useKeptSearch, useListFilter } from '../controls/use-filter.js';
 import { counted } from '../figures/format.js';
 import { ScreenLink } from '../figures/screen-link.js';
 
-/** A product with the price that it has in the first place to sell; no price is the empty text. */
-export interface PricedProduct {
+/** A product in a channel where it has a price; of a product without a price, the product alone. */
+export interface PricedSale {
+  /** The id of the price, else of the product. */
   readonly id: string;
   readonly product: StoredRow<'product'>;
+  /** Empty where there is no price. */
   readonly pointId: string;
+  readonly channel: string;
 }
 
-const matchesProduct = ({ product }: PricedProduct, words: string) => matches(product, words);
-const nameOfProduct = ({ product }: PricedProduct) => product.name;
+const matchesSale = ({ product, channel }: PricedSale, words: string) =>
+  matches({ ...product, tags: `${product.tags} ${channel}` }, words);
+const nameOfSale = ({ product, channel }: PricedSale) =>
+  channel === '' ? product.name : `${product.name}, ${channel}`;
+const nameOfProduct = ({ product }: PricedSale) => product.name;
+const nameOfChannel = ({ channel }: PricedSale) => channel;
 
-interface PricedProductsProps {
+interface PricedSalesProps {
   readonly screen: ScreenId;
   readonly title: string;
   /** What the list says of each product, after its name. */
-  readonly columns: readonly Column<PricedProduct, object>[];
+  readonly columns: readonly Column<PricedSale, object>[];
   /** How wide the list is. */
   readonly narrow: string;
   readonly tools?: ReactNode;
   readonly empty: string;
-  readonly detail: (productId: string) => ReactNode;
+  /** The detail of a sale; of a product without a price, that of the product. */
+  readonly detail: (sale: PricedSale) => ReactNode;
 }
 
-/** The products with what their prices come to, and the detail of the one that is chosen, else of the first. */
-export function PricedProducts(props: PricedProductsProps) {
+/** The products in their channels with what their prices come to, and the detail of the one that is chosen. */
+export function PricedSales(props: PricedSalesProps) {
   const { screen, title, columns, narrow, tools, empty, detail } = props;
   const { chosen, choose } = useChosenRow(screen);
-  const { rows, components, areShown, toggle } = usePricedProducts(chosen);
+  const { rows, components, areShown, toggle } = usePricedSales(chosen);
   const { locale } = useSettings();
-  const filter = useListFilter('Filter products', matchesProduct);
+  const filter = useListFilter('Filter products', matchesSale);
   const name = useNameColumn(screen);
-  const all = useMemo(() => [name, ...columns], [name, columns]);
-  const shown = chosen ?? rows[0]?.id;
+  const all = useMemo(() => [name, CHANNEL, ...columns], [name, columns]);
+  const shown = rows.find(({ id }) => id === chosen) ?? rows.find(({ product }) => product.id === chosen) ?? rows[0];
   return (
     <ListAndDetail
       wide="detail"
@@ -55,8 +63,8 @@ export function PricedProducts(props: PricedProductsProps) {
           title={title}
           rows={rows}
           columns={all}
-          nameOf={nameOfProduct}
-          selected={shown}
+          nameOf={nameOfSale}
+          selected={shown?.id}
           onSelect={choose}
           filter={filter}
           tools={
@@ -82,21 +90,25 @@ export function PricedProducts(props: PricedProductsProps) {
  * Products with a price first, in their order; those without after them. What only goes into others is left out, unless it
  * is asked for or is the one that is chosen.
  */
-function usePricedProducts(chosen: string | undefined) {
+function usePricedSales(chosen: string | undefined) {
   const products = useUnarchived('product');
-  const version = useVersion('pricePoint', 'billLine', 'plannedVolume');
+  const version = useVersion('pricePoint', 'billLine', 'plannedVolume', 'channel');
   const [parameters, setParameters] = useSearchParams();
   const areShown = parameters.has('components');
   const { sold, components } = useMemo(() => {
     const all = products.map((product) => {
       const prices = model.rows.rowsWith('pricePoint', 'productId', product.id);
       const usedIn = model.rows.rowsWith('billLine', 'componentId', product.id);
-      const row: PricedProduct = { id: product.id, product, pointId: prices[0]?.id ?? '' };
+      const sales = prices.map(({ id, channelId }): PricedSale => ({
+        ...{ id, product, pointId: id },
+        channel: model.rows.row('channel', channelId)?.name ?? '',
+      }));
+      const unpriced: PricedSale = { id: product.id, product, pointId: '', channel: '' };
       const planned = model.rows.rowsWith('plannedVolume', 'productId', product.id);
-      return { row, isComponent: isComponentOnly(planned, prices, usedIn) };
+      return { rows: sales.length === 0 ? [unpriced] : sales, isComponent: isComponentOnly(planned, prices, usedIn) };
     });
     const rowsOf = (isComponent: boolean) =>
-      all.filter((each) => each.isComponent === isComponent).map(({ row }) => row);
+      all.filter((each) => each.isComponent === isComponent).flatMap(({ rows }) => rows);
     return { sold: rowsOf(false), components: rowsOf(true) };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the prices and bills are those of this version
   }, [products, version]);
@@ -104,7 +116,7 @@ function usePricedProducts(chosen: string | undefined) {
     () => [
       ...sold.filter((row) => row.pointId !== ''),
       ...sold.filter((row) => row.pointId === ''),
-      ...components.filter(({ id }) => areShown || id === chosen),
+      ...components.filter(({ id, product }) => areShown || id === chosen || product.id === chosen),
     ],
     [sold, components, areShown, chosen],
   );
@@ -120,8 +132,16 @@ function usePricedProducts(chosen: string | undefined) {
   return { rows, components: components.length, areShown, toggle };
 }
 
+const CHANNEL: ShownColumn<PricedSale> = {
+  id: 'channel',
+  header: 'Channel',
+  type: 'shown',
+  text: nameOfChannel,
+  cell: ({ channel }) => <span className="block truncate">{channel}</span>,
+};
+
 /** The column of names, each of which leads to the detail of its product on a screen. */
-function useNameColumn(screen: ScreenId): ShownColumn<PricedProduct> {
+function useNameColumn(screen: ScreenId): ShownColumn<PricedSale> {
   const search = useKeptSearch();
   return useMemo(
     () => ({

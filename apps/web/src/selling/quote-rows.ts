@@ -1,0 +1,94 @@
+import { newId, nameKey, type Operation, type StoredRow } from '@nuvar/book';
+import { model } from '../book/model.js';
+import { createOf, nextPosition, updateOf } from '../book/operations.js';
+import type { GridWriter } from '../controls/grid-model.js';
+import { copyInBook, removalInBook, rowsWriter } from '../controls/rows-writer.js';
+
+type Quote = StoredRow<'quote'>;
+type Option = StoredRow<'quoteOption'>;
+
+/** A name that no product of the book has yet. */
+function freeProductName(name: string): string {
+  const taken = new Set(model.rows.all('product').map((row) => nameKey(row.name)));
+  let made = name.slice(0, 110);
+  for (let count = 2; taken.has(nameKey(made)); count += 1) made = `${name.slice(0, 105)} ${count}`;
+  return made;
+}
+
+/** A further option of a quote: a product that exists for it alone, made in one batch. */
+export function newOption(quoteId: string, name: string, units = '1'): Operation[] {
+  const options = model.rows.rowsWith('quoteOption', 'quoteId', quoteId);
+  const productId = newId();
+  return [
+    createOf('product', productId, { name: freeProductName(name), batchSize: units, quoted: true }),
+    createOf('quoteOption', newId(), {
+      ...{ quoteId, productId, units },
+      position: nextPosition('quoteOption', options, []),
+    }),
+  ];
+}
+
+/** Another option that begins as a copy of one: with its materials, its work and its machines. */
+export function copiedOption(option: Option): Operation[] {
+  const product = model.rows.row('product', option.productId);
+  if (product === undefined) return [];
+  const productId = newId();
+  const options = model.rows.rowsWith('quoteOption', 'quoteId', option.quoteId);
+  const { quoteId, units, methodId, learningPercent } = option;
+  return [
+    ...copyInBook('product', product, productId),
+    createOf('quoteOption', newId(), {
+      ...{ quoteId, productId, units, methodId, learningPercent },
+      position: nextPosition('quoteOption', options, []),
+    }),
+  ];
+}
+
+/** An option goes with the product that exists for it alone; one that became a product of the book stays there. */
+export function removedOption(option: Option): Operation[] {
+  const product = model.rows.row('product', option.productId);
+  return product?.quoted === true ? removalInBook('product', product.id) : removalInBook('quoteOption', option.id);
+}
+
+/** So many units are made in one batch: set-ups are counted for the job. */
+export function changedUnits(option: Option, units: string): Operation[] {
+  const product = model.rows.row('product', option.productId);
+  return [
+    ...updateOf('quoteOption', option, { units }),
+    ...(product?.quoted === true ? updateOf('product', product, { batchSize: units }) : []),
+  ];
+}
+
+/** The quote is won with one of its options, which becomes a product of the book; the others go on existing in the quote alone. */
+export function wonWith(quote: Quote, option: Option): Operation[] {
+  const product = model.rows.row('product', option.productId);
+  const others = model.rows.rowsWith('quoteOption', 'quoteId', quote.id).filter(({ id }) => id !== option.id);
+  return [
+    ...updateOf('quote', quote, { state: 'won' }),
+    ...updateOf('quoteOption', option, { accepted: true }),
+    ...others
+      .filter(({ accepted }) => accepted)
+      .flatMap((other) => updateOf('quoteOption', other, { accepted: false })),
+    ...(product === undefined ? [] : updateOf('product', product, { quoted: false })),
+  ];
+}
+
+/** A quote comes with its first option, and goes with the products that exist for it alone. */
+export function quoteWriter(day: string): GridWriter<Quote, Partial<Quote>> {
+  const plain = rowsWriter<Quote>('quote', {
+    needs: 'name',
+    isCopied: false,
+    fixed: () => ({ quotedOn: day, target: '30' }),
+  });
+  return {
+    ...plain,
+    create: (id, patch, before) => {
+      const made = plain.create(id, patch, before);
+      return made === null ? null : [...made, ...newOption(id, patch.name ?? 'Job')];
+    },
+    remove: (quote) => [
+      ...model.rows.rowsWith('quoteOption', 'quoteId', quote.id).flatMap(removedOption),
+      ...removalInBook('quote', quote.id).filter(({ kind }) => kind === 'quote'),
+    ],
+  };
+}

@@ -1,0 +1,117 @@
+import type { QuoteState } from '@nuvar/book';
+import { unitItems } from '../costing/index.js';
+import { methodOf, methodOfTheBook } from '../overhead/index.js';
+import { quotedActual, quotedOption } from '../selling/index.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
+
+const FIGURES = [
+  'unitCost',
+  'cost',
+  'contingency',
+  'total',
+  'suggested',
+  'price',
+  'perUnit',
+  'paid',
+  'profit',
+  'margin',
+  'contribution',
+] as const;
+const ACTUALS = [
+  'materialsPlanned',
+  'hoursPlanned',
+  'otherPlanned',
+  'materialsMore',
+  'hoursMore',
+  'otherMore',
+  'profit',
+] as const;
+
+/** An option of a quote as its page shows it. */
+export interface QuoteOptionView extends Readonly<Record<(typeof FIGURES)[number], FigureView>> {
+  readonly id: string;
+  readonly averageTime: FigureView | null;
+  readonly labourSaved: FigureView | null;
+  readonly actual: Readonly<Record<(typeof ACTUALS)[number], FigureView>>;
+}
+
+/** The options of a quote, in their order. */
+export function quoteView(evaluation: Evaluation, quoteId: string): QuoteOptionView[] {
+  return evaluation.sheet.rowsOf('quoteOption', 'quoteId', quoteId).map(({ id }) => {
+    const { averageTime, labourSaved } = evaluation.read(quotedOption, id);
+    const maybe = (member: 'averageTime' | 'labourSaved', is: unknown) =>
+      is === null ? null : shown(evaluation, quotedOption, id, member);
+    return {
+      ...shownAll(evaluation, quotedOption, id, FIGURES),
+      ...{ id, averageTime: maybe('averageTime', averageTime), labourSaved: maybe('labourSaved', labourSaved) },
+      actual: shownAll(evaluation, quotedActual, id, ACTUALS),
+    };
+  });
+}
+
+/** A quote as a document: what the customer is to see. */
+export interface QuoteSheetView {
+  readonly book: string;
+  readonly currency: string;
+  readonly locale: string;
+  readonly asOf: string;
+  readonly letterhead: string;
+  readonly name: string;
+  readonly customer: string;
+  readonly state: QuoteState;
+  readonly quotedOn: string | null;
+  readonly validUntil: string | null;
+  readonly opening: string;
+  readonly closing: string;
+  readonly taxPercent: string;
+  readonly options: readonly {
+    readonly name: string;
+    readonly note: string;
+    readonly units: string;
+    readonly unit: string;
+    readonly perUnit: string | null;
+    readonly price: string | null;
+    readonly paid: string | null;
+    /** What goes into a unit, for those who keep the quote: not for the customer. */
+    readonly items: readonly { readonly label: string; readonly cost: string | null }[];
+    readonly method: string;
+  }[];
+  readonly missing: readonly string[];
+}
+
+/** A quote for a document; null where there is none, or none with an option. */
+export function quoteSheetView(evaluation: Evaluation, quoteId: string): QuoteSheetView | null {
+  const { sheet } = evaluation;
+  const quote = sheet.row('quote', quoteId);
+  const options = sheet.rowsOf('quoteOption', 'quoteId', quoteId);
+  if (quote === undefined || options.length === 0) return null;
+  const { currency, locale, name: book, letterhead, salesTaxPercent } = sheet.settings();
+  const figures = options.map((option) => ({ option, of: evaluation.read(quotedOption, option.id) }));
+  const text = (figure: { readonly amount: { toFixed(): string } | null }) => figure.amount?.toFixed() ?? null;
+  return {
+    ...{ book, currency, locale, letterhead, asOf: sheet.asOf, taxPercent: salesTaxPercent },
+    ...{ name: quote.name, customer: quote.customer, state: quote.state },
+    ...{ quotedOn: quote.quotedOn, validUntil: quote.validUntil, opening: quote.opening, closing: quote.closing },
+    options: figures.map(({ option, of }) => {
+      const product = sheet.row('product', option.productId);
+      return {
+        ...{
+          name: product?.name ?? '',
+          note: product?.note ?? '',
+          units: option.units,
+          unit: product?.outputUnit ?? '',
+        },
+        ...{ perUnit: text(of.perUnit), price: text(of.price), paid: text(of.paid) },
+        items: unitItems(sheet, option.productId).map(({ label, quantity, price }) => ({
+          label,
+          cost: quantity.amount === null || price.amount === null ? null : quantity.amount.mul(price.amount).toFixed(),
+        })),
+        method: methodOf(sheet, option.methodId ?? methodOfTheBook(sheet)).name,
+      };
+    }),
+    missing: [
+      ...new Set(shown(evaluation, quotedOption, options[0]?.id ?? '', 'price').gaps.map(({ sentence }) => sentence)),
+    ],
+  };
+}

@@ -1,0 +1,129 @@
+import type { EndingDirection, PriceEnding } from '@nuvar/book';
+import type { Place } from '../figure/index.js';
+import { minorUnit, priceEnding } from '../money/index.js';
+import { type Decimal, decimal, HUNDRED, isPositive, roundToStep, ZERO } from '../number/index.js';
+import { priceLimits, salesPerMonth, setPrice } from '../selling/index.js';
+import type { Evaluation } from '../sheet/index.js';
+
+/** How many prices are changed in one go. */
+export interface Repricing {
+  /** To the price that reaches the target of each, where it has one. */
+  readonly toTarget: boolean;
+  /** By so many percent, after that; zero for none. */
+  readonly percent: string;
+  readonly ending: PriceEnding;
+  readonly direction: EndingDirection;
+}
+
+/** What becomes of one price. */
+export interface RepricedView {
+  readonly pointId: string;
+  readonly product: string;
+  readonly channel: string;
+  /** Where the price is typed: the set price, or the dated one that holds. */
+  readonly place: Place | null;
+  readonly before: string;
+  /** Null where it stays as it is, and why. */
+  readonly after: string | null;
+  readonly reason: string;
+  /** What the planned month leaves of it, before and after; null while it is not known. */
+  readonly monthBefore: string | null;
+  readonly monthAfter: string | null;
+}
+
+export interface RepricedBoard {
+  readonly prices: readonly RepricedView[];
+  /** What the month leaves of all of them, as far as it is known. */
+  readonly monthBefore: string;
+  readonly monthAfter: string;
+}
+
+/** What a change of many prices would do to each and to the month, before anybody makes it. Prices are rounded to the minor unit. */
+export function repricedOf(evaluation: Evaluation, how: Repricing, pointIds: readonly string[]): RepricedBoard {
+  const { sheet } = evaluation;
+  const minor = minorUnit(sheet.settings().currency);
+  const planned = pointIds.flatMap((pointId) => {
+    const point = sheet.row('pricePoint', pointId);
+    const { price } = evaluation.read(setPrice, pointId);
+    if (point === undefined || price.amount === null) return [];
+    const found = newPrice(evaluation, how, pointId, price.amount, minor);
+    const isSame = found.after?.eq(price.amount) === true;
+    return [
+      {
+        pointId,
+        product: sheet.row('product', point.productId)?.name ?? '',
+        channel: sheet.row('channel', point.channelId)?.name ?? '',
+        place: price.place,
+        before: price.amount,
+        after: isSame ? null : found.after,
+        reason: isSame ? 'it is that already' : found.reason,
+      },
+    ];
+  });
+  const months = monthsAfter(evaluation, planned);
+  const total = (amounts: readonly (Decimal | null)[]) =>
+    amounts.reduce<Decimal>((so, amount) => so.plus(amount ?? ZERO), ZERO).toFixed();
+  const before = planned.map(({ pointId }) => evaluation.read(salesPerMonth, pointId).contributionPerMonth.amount);
+  return {
+    prices: planned.map((each, index) => ({
+      ...each,
+      before: each.before.toFixed(),
+      after: each.after?.toFixed() ?? null,
+      monthBefore: before[index]?.toFixed() ?? null,
+      monthAfter: months[index]?.toFixed() ?? null,
+    })),
+    monthBefore: total(before),
+    monthAfter: total(months),
+  };
+}
+
+interface NewPrice {
+  readonly after: Decimal | null;
+  readonly reason: string;
+}
+
+function newPrice(evaluation: Evaluation, how: Repricing, pointId: string, before: Decimal, minor: Decimal): NewPrice {
+  if (!how.toTarget) return endedPrice(how, before, 'half-away-from-zero', minor);
+  const { exactPrice, suggested } = evaluation.read(priceLimits, pointId);
+  if (exactPrice.amount === null) {
+    const isTyped = exactPrice.gaps[0]?.code === 'price-is-typed';
+    return { after: null, reason: isTyped ? 'it has no target' : 'no price reaches its target' };
+  }
+  // The suggested price has passed the jumps of the fees; it is the answer where nothing else is asked for.
+  const isAll = decimal(how.percent).isZero() && how.ending === 'none';
+  return isAll && suggested.amount !== null
+    ? { after: suggested.amount, reason: '' }
+    : endedPrice(how, exactPrice.amount, 'up', minor);
+}
+
+function endedPrice(
+  { percent, ending, direction }: Repricing,
+  start: Decimal,
+  rounding: 'up' | 'half-away-from-zero',
+  minor: Decimal,
+): NewPrice {
+  const moved = start.mul(HUNDRED.plus(percent)).div(HUNDRED);
+  const after = ending === 'none' ? roundToStep(moved, minor, rounding) : priceEnding(moved, ending, direction, minor);
+  return isPositive(after) ? { after, reason: '' } : { after: null, reason: 'it would be zero or less' };
+}
+
+interface Planned {
+  readonly pointId: string;
+  readonly place: Place | null;
+  readonly after: Decimal | null;
+}
+
+/** What the month leaves of each price when all of them are changed. */
+function monthsAfter(evaluation: Evaluation, planned: readonly Planned[]): (Decimal | null)[] {
+  const overrides = planned.flatMap(({ place, after }) =>
+    place === null || place.id === null || after === null
+      ? []
+      : [{ kind: place.kind, id: place.id, field: place.field, how: 'set' as const, value: after.toFixed() }],
+  );
+  const fork = evaluation.fork(overrides);
+  try {
+    return planned.map(({ pointId }) => fork.read(salesPerMonth, pointId).contributionPerMonth.amount);
+  } finally {
+    fork.end();
+  }
+}
