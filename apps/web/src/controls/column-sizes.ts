@@ -46,6 +46,8 @@ const LEAST = 34;
 const WIDEST = 420;
 /** What stands beside a text in its field: the mark of a choice, the calendar of a day. */
 const BESIDE = { choice: 14, day: 22 } as const;
+/** A mark that stands before what is in a cell. */
+const MARK = 30;
 /** A text is cut no further than this. */
 const MOST_CUT = 110;
 /** Of longer lists only every so many a row is measured. */
@@ -63,7 +65,9 @@ export function measured<Row, Patch>(
   return columns.map((column) => {
     const header = headerWidth(column.header, widthOf);
     const content = contentWidth(column, sample, widthOf, wholeDigits[column.id]);
-    const extra = column.type === 'day' || column.type === 'choice' ? BESIDE[column.type] : 0;
+    const extra =
+      (column.type === 'day' || column.type === 'choice' ? BESIDE[column.type] : 0) +
+      (column.beside === undefined ? 0 : MARK);
     const width = (least: number) => Math.min(WIDEST, Math.max(LEAST, header, least + extra) + PADDING);
     const grows = column.type === 'text' || column.type === 'item' || (column.type === 'shown' && !column.width);
     const options = column.type === 'choice' ? widthOf(longestOf(column.options?.(null) ?? [])) : 0;

@@ -4,7 +4,7 @@ import type { useGridTable } from './use-grid-table.js';
 
 interface GridHeaderProps<Row extends { readonly id: string }, Patch> {
   readonly grid: ReturnType<typeof useGridTable<Row, Patch>>;
-  readonly canWrite: boolean;
+  readonly hasActions: boolean;
 }
 
 const HEADER =
@@ -13,7 +13,7 @@ const HEADER =
 /** The headers of a grid: pressed, they sort; their right edge is dragged, or pressed twice to follow the content again. */
 export function GridHeader<Row extends { readonly id: string }, Patch>({
   grid,
-  canWrite,
+  hasActions,
 }: GridHeaderProps<Row, Patch>) {
   const headers = new Map(grid.table.getFlatHeaders().map((header) => [header.column.id, header]));
   return (
@@ -51,7 +51,7 @@ export function GridHeader<Row extends { readonly id: string }, Patch>({
             </th>
           );
         })}
-        {canWrite && (
+        {hasActions && (
           <th className={`${HEADER} print:hidden`}>
             <span className="sr-only">Actions</span>
           </th>

@@ -10,6 +10,8 @@ interface GridRowProps<Row, Patch> {
   readonly row: Row | null;
   readonly columns: readonly Column<Row, Patch>[];
   readonly canWrite: boolean;
+  /** True where a row can be taken away here. */
+  readonly canRemove: boolean;
   readonly selected: boolean;
   /** How the row is called where it is acted upon. */
   readonly name: string;
@@ -26,7 +28,7 @@ interface GridRowProps<Row, Patch> {
 const CELL = 'h-[34px] border-b border-base-300 px-1 in-aria-selected:shadow-[inset_0_-2px_0_var(--color-primary)]';
 
 function PlainGridRow<Row, Patch>(props: GridRowProps<Row, Patch>) {
-  const { id, row, columns, canWrite, selected, name, remove, widen, texts, write } = props;
+  const { id, row, columns, canWrite, canRemove, selected, name, remove, widen, texts, write } = props;
   const [isComplete, complete] = useComplete(props.scrolling);
   const cellOf = (column: Column<Row, Patch>) =>
     isInput(column) && row !== null && !isComplete ? (
@@ -65,7 +67,7 @@ function PlainGridRow<Row, Patch>(props: GridRowProps<Row, Patch>) {
           )}
         </td>
       ))}
-      {canWrite && (
+      {canRemove && (
         <td className={`${CELL} print:hidden`}>
           {row !== null && isComplete && (
             <button

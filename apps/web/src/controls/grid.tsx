@@ -54,6 +54,8 @@ interface GridProps<Row extends { readonly id: string }, Patch extends object> {
   readonly fromFile?: (file: File) => Promise<readonly (readonly string[])[]>;
   /** False where rows are made elsewhere, and only looked at from another side here. */
   readonly hasNewRow?: boolean;
+  /** False where rows are taken away elsewhere. */
+  readonly canRemove?: boolean;
   readonly filter?: ListFilter<Row>;
   readonly tools?: ReactNode;
   readonly empty?: string;
@@ -77,9 +79,10 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
   const ownFilter = useWordFilter(title, columns, props.rows.length);
   const filter = props.filter ?? ownFilter;
   const canWrite = useMayEdit() && writer !== undefined;
+  const canRemove = canWrite && (props.canRemove ?? true);
   const edit = useEdit();
   const scroller = useRef<HTMLDivElement>(null);
-  const room = useRoom(scroller, 1000) - (canWrite ? ACTIONS_WIDTH : 0);
+  const room = useRoom(scroller, 1000) - (canRemove ? ACTIONS_WIDTH : 0);
   const grid = useGridTable({ title, rows: props.rows, columns, moreColumns, filter, room });
   const { rows, shown } = grid;
   // The empty row belongs to no row yet, but to this grid of this screen.
@@ -133,7 +136,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     } else if (row !== undefined && canWrite && event.ctrlKey && event.key.toLowerCase() === 'd') {
       event.preventDefault();
       act(row, 'duplicate', target.closest<HTMLElement>('[data-column]')?.dataset.column ?? null);
-    } else if (row !== undefined && canWrite && event.ctrlKey && event.key === 'Delete') {
+    } else if (row !== undefined && canRemove && event.ctrlKey && event.key === 'Delete') {
       event.preventDefault();
       remove(row);
     }
@@ -160,7 +163,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     if (row !== undefined) onSelect?.(row);
   };
   // Rows are drawn anew only when one of these is another: what a screen makes anew each time stays out of them.
-  const rowProps = { columns: shown, canWrite, remove, widen: grid.widen, scrolling, blankKey };
+  const rowProps = { columns: shown, canWrite, canRemove, remove, widen: grid.widen, scrolling, blankKey };
 
   return (
     <section className="flex min-h-0 flex-col" aria-label={title}>
@@ -186,7 +189,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
         <table
           className="table-fixed border-collapse print:table-auto"
           data-grid
-          style={{ width: grid.width + (canWrite ? ACTIONS_WIDTH : 0) }}
+          style={{ width: grid.width + (canRemove ? ACTIONS_WIDTH : 0) }}
           onKeyDown={onKeyDown}
           onPaste={onPaste}
         >
@@ -194,9 +197,9 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
             {shown.map(({ id }) => (
               <col key={id} style={{ width: grid.table.getColumn(id)?.getSize() }} />
             ))}
-            {canWrite && <col style={{ width: ACTIONS_WIDTH }} />}
+            {canRemove && <col style={{ width: ACTIONS_WIDTH }} />}
           </colgroup>
-          <GridHeader grid={grid} canWrite={canWrite} />
+          <GridHeader grid={grid} hasActions={canRemove} />
           <tbody onFocus={onFocus}>
             {first > 0 && <tr style={{ height: first * ROW_HEIGHT }} />}
             {[

@@ -43,6 +43,7 @@ export function BoardScreen() {
         columns={columns}
         writer={writer}
         hasNewRow={false}
+        canRemove={false}
         nameOf={({ name }) => name}
         filter={filter}
         tools={

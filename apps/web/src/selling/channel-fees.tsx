@@ -8,6 +8,7 @@ import { Grid } from '../controls/grid.js';
 import { RowField } from '../controls/row-field.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
+import { ComingFees } from './coming-fees.js';
 import {
   bandColumns,
   bandRuleWords,
@@ -110,6 +111,7 @@ export function ChannelFees({ channel }: { readonly channel: StoredRow<'channel'
       />
       {shown && isBanded(shown) && <Bands key={shown.id} fee={shown} />}
       {shown && isOfSize(shown) && <Sizes key={shown.id} fee={shown} />}
+      <ComingFees channelId={id} />
     </>
   );
 }

@@ -47,6 +47,9 @@ export function TargetCost({ point }: { readonly point: StoredRow<'pricePoint'> 
               <FigureLine label="Too much by" figure={view.gap} unit={currency} digits={2} />
             </tbody>
           </table>
+          {view.closing.length === 0 && view.gap.amount !== null && !view.gap.amount.startsWith('-') && (
+            <p className="mt-3 text-soft">No single input closes the gap by itself.</p>
+          )}
           {view.closing.length > 0 && (
             <>
               <h3 className="mt-4 text-section">What would close the gap, each alone</h3>

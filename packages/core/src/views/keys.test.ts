@@ -68,6 +68,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   productSales: 'product',
   discounts: 'pricePoint',
   targetCost: 'pricePoint',
+  comingFees: 'channel',
   quote: 'quote',
   quoteSheet: 'quote',
   priceList: 'channel',

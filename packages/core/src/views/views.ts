@@ -14,6 +14,7 @@ import { chanceView } from './chance-view.js';
 import { sensitivityView } from './sensitivity-view.js';
 import { priceListView } from './price-list-view.js';
 import { quoteSheetView, quoteView } from './quote-view.js';
+import { comingFeesView } from './coming-fees-view.js';
 import { chainView } from './chain-view.js';
 import { discountsView } from './discounts-view.js';
 import { productSalesView } from './product-sales-view.js';
@@ -120,6 +121,7 @@ export const VIEWS = {
   quote: (evaluation: Evaluation, id: string) => quoteView(evaluation, id),
   quoteSheet: (evaluation: Evaluation, id: string) => quoteSheetView(evaluation, id),
   priceList: (evaluation: Evaluation, id: string) => priceListView(evaluation, id),
+  comingFees: (evaluation: Evaluation, id: string) => comingFeesView(evaluation, id),
   targetCost: (evaluation: Evaluation, id: string) => targetCostView(evaluation, id),
   chain: (evaluation: Evaluation, id: string) => chainView(evaluation, id),
   boardRow: (evaluation: Evaluation, id: string) => boardRowView(evaluation, id),

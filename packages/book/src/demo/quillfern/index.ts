@@ -9,6 +9,7 @@ import { addMaterials } from './materials.js';
 import { addJointBatch } from './joint.js';
 import { addPlan } from './plan.js';
 import { addProducts } from './products.js';
+import { addQuote } from './quotes.js';
 import { addShipments } from './shipments.js';
 import { addStock } from './stock.js';
 import { addGrades, addMachines } from './work-and-machines.js';
@@ -31,6 +32,7 @@ export function quillfernPottery(): BookFile {
     electricityPerKilowattHour: '0.29',
     costPerOrder: '14',
     holdingPercent: '18',
+    letterhead: 'Quillfern Pottery\nThe Old Dairy, Fernhollow Lane\nhello@quillfern.example',
   });
   const { materials, suppliers } = addMaterials(book);
   const departments = addDepartments(book);
@@ -47,5 +49,6 @@ export function quillfernPottery(): BookFile {
   addJointBatch(book);
   const lines = addShipments(book, materials, at(suppliers, 'Lumera Cane Works'));
   addStock(book, materials, lines);
+  addQuote(book, materials, grades, machines);
   return book.file();
 }

@@ -15,7 +15,7 @@ const PACKED: Readonly<Record<string, readonly [string, string, string, string, 
   'Breakfast bowl': ['16', '16', '9', '0.75', '0.08'],
   'Teapot with cane handle': ['26', '18', '20', '1.5', '0.25'],
   'Serving platter': ['38', '28', '6', '1.9', '0.3'],
-  'Gift set, two mugs': ['26', '14', '13', '1.25', '0.21'],
+  'Gift set, two mugs': ['26', '14', '13', '1.2', '0.21'],
   'Cork trivet': ['19', '19', '2', '0.2', '0.02'],
   'Soap dish': ['13', '10', '4', '0.3', '0.04'],
 };
