@@ -13,6 +13,10 @@ const SCREENS = [
   '/run/methods',
   '/sell',
   '/sell/channels',
+  '/sell/board',
+  '/sell/quotes',
+  '/sell?side=left',
+  '/sell?side=chance',
   '/plan',
   '/loose-ends',
   '/history',
@@ -46,7 +50,7 @@ for (const theme of ['light', 'dark']) {
       await page.goto(`${book}${screen}`);
       await expect(page.getByRole('link', { name: /loose ends?$/ }).first()).toBeVisible();
       await page.waitForTimeout(400);
-      if (screen === '/sell') await page.getByRole('button', { name: '7.48' }).first().click();
+      if (screen === '/sell') await page.getByRole('button', { name: '5.29' }).first().click();
       await look(screen);
     }
     expect(found).toEqual([]);

@@ -152,8 +152,8 @@ function Earner({ product, scale }: { product: OverviewView['products'][number];
   return (
     <tr>
       <th scope="row">
-        <ScreenLink to="sell" row={product.id} className="block truncate hover:underline">
-          {product.name}
+        <ScreenLink to="sell" row={product.pricePointId} className="block truncate hover:underline">
+          {product.name} <span className="font-normal text-soft">{product.channel}</span>
         </ScreenLink>
       </th>
       <td className="w-[38%] pl-0!">

@@ -25,7 +25,7 @@ export function PlanScreen() {
       screen="plan"
       title="Break-even"
       columns={columns}
-      narrow="21rem"
+      narrow="27rem"
       empty="Nothing to plan yet. Add a product under Make first."
       detail={(sale) => <BreakEvenDetail key={sale.id} sale={sale} />}
     />

@@ -55,7 +55,12 @@ export function ChangePrices({ products, channels, onClose }: ChangePricesProps)
       <div className="my-3 grid gap-2 desk:grid-cols-2">
         <label className="flex items-center gap-2">
           In
-          <select className="select" value={channelId} onChange={(event) => setChannel(event.target.value)}>
+          <select
+            className="select"
+            aria-label="In channel"
+            value={channelId}
+            onChange={(event) => setChannel(event.target.value)}
+          >
             <option value="">all channels</option>
             {channels.map(({ id, name }) => (
               <option key={id} value={id}>
@@ -91,6 +96,7 @@ export function ChangePrices({ products, channels, onClose }: ChangePricesProps)
             Ending
             <select
               className="select w-40"
+              aria-label="Price ending"
               value={ending}
               onChange={(event) => setEnding(event.target.value as Repricing['ending'])}
             >

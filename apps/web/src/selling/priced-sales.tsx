@@ -97,7 +97,10 @@ function usePricedSales(chosen: string | undefined) {
   const areShown = parameters.has('components');
   const { sold, components } = useMemo(() => {
     const all = products.map((product) => {
-      const prices = model.rows.rowsWith('pricePoint', 'productId', product.id);
+      // In the order of the channels, which ids keep: that of an index changes with each edit.
+      const prices = [...model.rows.rowsWith('pricePoint', 'productId', product.id)].sort((one, other) =>
+        one.channelId < other.channelId ? -1 : 1,
+      );
       const usedIn = model.rows.rowsWith('billLine', 'componentId', product.id);
       const sales = prices.map(({ id, channelId }): PricedSale => ({
         ...{ id, product, pointId: id },

@@ -66,30 +66,42 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
         { kind: 'pricePoint', id: product.id, field: 'price' },
         [product.id],
       );
-    for (const point of points) {
-      const sale = evaluation.read(pricePoint, point.id);
-      const set = evaluation.read(setPrice, point.id);
-      addGaps(set.price.gaps, [product.id]);
-      addGaps(set.afterFees.gaps, [product.id]);
-      const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
-      if (!hasEnding(point.ending, minorUnit(sheet.settings().currency)))
-        add(
-          'ending-not-in-currency',
-          `No price in ${sheet.settings().currency} can end in "${point.ending}", so the price of ${product.name} is suggested without it`,
-          { ...place, field: 'ending' },
-          [product.id],
-        );
-      if (sale.contribution.amount?.isNegative())
-        add(
-          'below-contribution-floor',
-          `Each sale of ${product.name} loses money: its price is below the variable cost`,
-          place,
-          [product.id],
-        );
-      else if (sale.profit.amount?.isNegative())
-        add('below-profit-floor', `The price of ${product.name} does not cover its overheads`, place, [product.id]);
-    }
+    for (const point of points) priceEnds(evaluation, add, addGaps, product, point);
   }
+}
+
+function priceEnds(
+  evaluation: Evaluation,
+  add: Add,
+  addGaps: AddGaps,
+  product: RowOf<'product'>,
+  point: RowOf<'pricePoint'>,
+): void {
+  const { sheet } = evaluation;
+  const sale = evaluation.read(pricePoint, point.id);
+  const channel = sheet.row('channel', point.channelId)?.name ?? 'a channel';
+  const set = evaluation.read(setPrice, point.id);
+  addGaps(set.price.gaps, [product.id]);
+  addGaps(set.afterFees.gaps, [product.id]);
+  const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
+  if (!hasEnding(point.ending, minorUnit(sheet.settings().currency)))
+    add(
+      'ending-not-in-currency',
+      `No price in ${sheet.settings().currency} can end in "${point.ending}", so the price of ${product.name} is suggested without it`,
+      { ...place, field: 'ending' },
+      [product.id],
+    );
+  if (sale.contribution.amount?.isNegative())
+    add(
+      'below-contribution-floor',
+      `Each sale of ${product.name} in ${channel} loses money: its price is below the variable cost`,
+      place,
+      [product.id],
+    );
+  else if (sale.profit.amount?.isNegative())
+    add('below-profit-floor', `The price of ${product.name} in ${channel} does not cover its overheads`, place, [
+      product.id,
+    ]);
 }
 
 /** Rows of an older book that bear the same name, by the way in which names are compared today. */

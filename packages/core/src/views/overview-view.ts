@@ -11,6 +11,7 @@ import { type FigureView, shown, shownAll } from './figure-view.js';
 export interface OverviewProduct {
   readonly id: string;
   readonly name: string;
+  readonly channel: string;
   readonly pricePointId: string;
   /** True where it is known what it leaves in a month. */
   readonly isKnown: boolean;
@@ -55,6 +56,7 @@ export function overviewView(evaluation: Evaluation): OverviewView {
     products: mostFirst.map(({ point, perMonth }) => ({
       id: point.productId,
       name: sheet.row('product', point.productId)?.name ?? '',
+      channel: sheet.row('channel', point.channelId)?.name ?? '',
       pricePointId: point.id,
       isKnown: perMonth.contributionPerMonth.amount !== null,
     })),
