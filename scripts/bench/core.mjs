@@ -5,11 +5,17 @@ import { evaluate, VIEWS } from '@nuvar/core';
 import { median, timed } from './measure.mjs';
 import { benchOverhead } from './overhead.mjs';
 import { benchPurchasing } from './purchasing.mjs';
+import { benchSellingRows } from './selling.mjs';
 
 const WARM_UP = 200;
 const DAY = '2026-11-25';
 
-parentPort.postMessage([...(await benchCore(benchBook())), ...(await benchOverhead()), ...(await benchPurchasing())]);
+parentPort.postMessage([
+  ...(await benchCore(benchBook())),
+  ...(await benchSellingRows()),
+  ...(await benchOverhead()),
+  ...(await benchPurchasing()),
+]);
 
 /** Core alone, in this thread: evaluation from nothing, and after one material's price has changed. */
 async function benchCore(file) {

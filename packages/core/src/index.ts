@@ -48,6 +48,7 @@ export * from './views/index.js';
 export {
   CHANCE_FACTORS,
   factorInput,
+  listedPriceForTarget,
   simulate,
   USUAL_RANGES,
   type ChanceFactor,

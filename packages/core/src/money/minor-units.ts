@@ -10,7 +10,13 @@ export function minorDigits(currency: string): number {
   return currencies.code(currency)?.digits ?? 2;
 }
 
+const MINOR_UNITS = new Map<string, Decimal>();
+
 /** The smallest amount of a currency that can be paid: 0.01 for EUR, 1 for JPY. */
 export function minorUnit(currency: string): Decimal {
-  return decimal(10).pow(-minorDigits(currency));
+  const known = MINOR_UNITS.get(currency);
+  if (known !== undefined) return known;
+  const made = decimal(10).pow(-minorDigits(currency));
+  MINOR_UNITS.set(currency, made);
+  return made;
 }

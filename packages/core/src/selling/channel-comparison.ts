@@ -1,14 +1,12 @@
-import { constant, difference, type Figure, isWhole, missing, percentOf, quotient, sum } from '../figure/index.js';
-import { compared, type Decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
+import { constant, difference, type Figure, missing, percentOf, quotient, sum } from '../figure/index.js';
+import { compared, type Decimal, ONE, ZERO } from '../number/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, MONTH, type Sheet } from '../sheet/index.js';
 import type { FeeCurve } from './fees/fee-curve.js';
 import { scaledCurve, sumOfCurves } from './fees/fee-curve.js';
 import { sellingGap } from './gaps.js';
 import { pricePoint } from './price-point.js';
-import { besideThePrice, curveOf } from './price-for-target.js';
 import { setPrice, type SetPrice } from './set-price.js';
-import type { SaleTerms } from './sale-terms.js';
 import { costsToCover } from './price-limits.js';
 import { unitCostOf } from './unit-cost.js';
 
@@ -108,19 +106,10 @@ interface Line {
 function lineOf(sheet: Sheet, { sold }: SetPrice): Line | null {
   if (sold === null) return null;
   const { terms, product } = sold;
-  const fees = curveOf(terms);
+  const [fees, amounts] = [terms.curve(), terms.amounts()];
   const { dispatched } = costsToCover(unitCostOf(sheet, product.id), terms, product.name);
-  const beside = coveredBeside(terms);
-  if (fees === null || dispatched.amount === null || beside === null) return null;
-  return { share: (terms.returns?.kept.amount ?? HUNDRED).div(HUNDRED), toCover: dispatched.amount.plus(beside), fees };
-}
-
-/** What packing, postage and returns cost beside the price, less the postage that is charged and kept; null where not known. */
-function coveredBeside(terms: SaleTerms): Decimal | null {
-  const { costs, brings } = besideThePrice(terms, '');
-  if (!costs.every(isWhole)) return null;
-  const all = costs.reduce<Decimal>((so, { amount }) => so.plus(amount ?? ZERO), ZERO);
-  return all.minus(brings?.amount ?? ZERO);
+  if (fees === null || dispatched.amount === null || amounts === null) return null;
+  return { share: amounts.kept, toCover: dispatched.amount.plus(amounts.costs).minus(amounts.brings), fees };
 }
 
 function priceAtSwitch(sheet: Sheet, one: SetPrice, other: SetPrice, called: Called): Figure {

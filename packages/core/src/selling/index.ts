@@ -23,6 +23,7 @@ export { isInForce } from './fees/fee-terms.js';
 export { landedSale } from './landed-sale.js';
 export { netRealisable } from './net-realisable.js';
 export { priceLimits } from './price-limits.js';
+export { contributionAt, listedPriceForTarget, reachesTarget } from './without-working.js';
 export { pricePoint } from './price-point.js';
 export { unitBehaviour, unitCostOf } from './unit-cost.js';
 export { priceRatios } from './price-ratios.js';
@@ -46,7 +47,7 @@ export {
   type SimulationResult,
   type Spread,
 } from './chance/simulate.js';
-export { besideThePrice, curveOf } from './price-for-target.js';
+export { besideThePrice } from './price-for-target.js';
 export { quotedActual, quotedOption } from './quotes/quote-option.js';
 export { bottleneckHours, perBottleneck } from './per-bottleneck.js';
 export { channelComparison } from './channel-comparison.js';

@@ -16,8 +16,9 @@ import {
 import { hasEnding, minorUnit, priceEnding } from '../money/index.js';
 import { compared, type Decimal, HUNDRED, isPositive, ONE, roundToStep, ZERO } from '../number/index.js';
 import { PERCENT } from '../quantity/index.js';
-import { curveOfFee, feeLine, type FeeLine, sumOfLines } from './fees/fee-amount.js';
-import { type FeeCurve, scaledCurve, sumOfCurves } from './fees/fee-curve.js';
+import { feeLine, type FeeLine, sumOfLines } from './fees/fee-amount.js';
+import type { FeeCurve } from './fees/fee-curve.js';
+import { notGivenBack } from './fees/sale-curve.js';
 import type { FeeTerms } from './fees/fee-terms.js';
 import { type Asked, lowestAsked, pricesThatLeave } from './fees/reached.js';
 import { sellingGap } from './gaps.js';
@@ -118,7 +119,7 @@ function inMinorUnits(
 
 /** Solves for a price: finds the stretch of the fees on which it lies, and works it out of the figures of that stretch. */
 function reachedPrice(needed: Needed, terms: SaleTerms, currency: string): ReachedPrice {
-  const curve = curveOf(terms);
+  const curve = terms.curve();
   const asked = curve === null ? null : lowestFor(needed, terms, curve, currency);
   if (asked === null) return { exact: withoutAnswer(needed, terms, curve), listed: null };
   const { listed, range } = asked;
@@ -135,23 +136,6 @@ function withoutAnswer(needed: Needed, terms: SaleTerms, curve: FeeCurve | null)
   return isCutOff
     ? missing({ ...needed.called, unit: exact.unit }, outOfReach(needed, terms, highest), [exact])
     : exact;
-}
-
-/** What of a fee is not given back on returns, as a share of one. */
-function notGivenBack({ givenBack }: FeeTerms, { returns }: SaleTerms): Decimal {
-  if (givenBack?.amount == null || returns?.rate.amount == null) return ONE;
-  return ONE.minus(returns.rate.amount.mul(givenBack.amount).div(HUNDRED).div(HUNDRED));
-}
-
-/** All fees of a sale less what is given back of them; null while one of its figures is missing. */
-export function curveOf(terms: SaleTerms): FeeCurve | null {
-  const curves = terms.fees.map((fee) => {
-    const curve = curveOfFee(fee, terms.beside);
-    if (curve === null || (fee.givenBack !== null && !isWhole(fee.givenBack))) return null;
-    return scaledCurve(curve, notGivenBack(fee, terms));
-  });
-  if (terms.returns !== null && !isWhole(terms.returns.rate)) return null;
-  return curves.every((curve) => curve !== null) ? sumOfCurves(curves) : null;
 }
 
 /** How a price before tax becomes a list price: times so much and so much on top; null where a discount leaves nothing. */
@@ -222,11 +206,42 @@ function wantedOf({ called, toCover, margin, isOfPrice }: Needed, terms: SaleTer
 }
 
 function lowestFor(needed: Needed, terms: SaleTerms, curve: FeeCurve, currency: string): Asked | null {
-  const listed = listedFrom(terms);
-  const { share, cover } = wantedOf(needed, terms);
-  if (listed === null || !isWhole(share) || !isWhole(cover)) return null;
-  const ranges = pricesThatLeave(curve, { share: share.amount.div(HUNDRED), toCover: cover.amount });
-  return lowestAsked(ranges, listed, minorUnit(currency));
+  const { toCover, margin, isOfPrice } = needed;
+  if (!toCover.every(isWhole) || (margin !== null && !isWhole(margin))) return null;
+  const cover = toCover.reduce<Decimal>((so, { amount }) => so.plus(amount ?? ZERO), ZERO);
+  return lowestAskedFor({ cover, margin: margin?.amount ?? null, isOfPrice }, terms, curve, currency);
+}
+
+/** What a price is to leave, in plain amounts: of a whole board nobody asks for the working. */
+export interface PlainTarget {
+  readonly cover: Decimal;
+  /** In percent; null where none is asked for. */
+  readonly margin: Decimal | null;
+  readonly isOfPrice: boolean;
+}
+
+function lowestAskedFor(
+  { cover, margin, isOfPrice }: PlainTarget,
+  terms: SaleTerms,
+  curve: FeeCurve,
+  currency: string,
+): Asked | null {
+  const [listed, amounts] = [listedFrom(terms), terms.amounts()];
+  if (listed === null || amounts === null) return null;
+  const { kept, costs, brings } = amounts;
+  const asked = margin === null ? ZERO : margin.div(HUNDRED);
+  const afterMargin = ONE.minus(asked);
+  const wanted = {
+    share: isOfPrice ? kept.minus(asked) : afterMargin.mul(kept),
+    toCover: cover.plus(costs).minus(isOfPrice ? brings : brings.mul(afterMargin)),
+  };
+  return lowestAsked(pricesThatLeave(curve, wanted), listed, minorUnit(currency));
+}
+
+/** The lowest list price in whole minor units that reaches a target, without its working; null where there is none. */
+export function listedForTarget(target: PlainTarget, terms: SaleTerms, currency: string): Decimal | null {
+  const curve = terms.curve();
+  return curve === null ? null : (lowestAskedFor(target, terms, curve, currency)?.listed ?? null);
 }
 
 /** The price on the stretch of the fees that holds a price before tax. */

@@ -1,5 +1,6 @@
 import type { RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, percentOf } from '../figure/index.js';
+import type { SoldProduct } from './dispatch/packing.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { money, type Sheet } from '../sheet/index.js';
 
@@ -25,7 +26,7 @@ const ALL_BACK = constant('All units that come back', '100', PERCENT, 'definitio
 export function returnTermsOf(
   sheet: Sheet,
   channel: RowOf<'channel'>,
-  product: RowOf<'product'>,
+  product: SoldProduct,
   point: RowOf<'pricePoint'> | undefined,
 ): ReturnTerms | null {
   const stated = point?.returnsPercent ?? channel.returnsPercent;

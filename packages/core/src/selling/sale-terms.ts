@@ -1,11 +1,14 @@
-import { nameKey, type RowOf } from '@nuvar/book';
+import { type FeeBasis, nameKey, type RowOf } from '@nuvar/book';
 import { choice, constant, difference, type Figure, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { type Calculation, money, MONTH, ORDER, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
-import { packingOf } from './dispatch/packing.js';
+import { packingOf, type SoldProduct } from './dispatch/packing.js';
 import { postageOf } from './dispatch/postage.js';
 import type { BesidePrice } from './fees/fee-amount.js';
 import { type FeeContext, feeTermsOf, type FeeTerms } from './fees/fee-terms.js';
+import { type FeeCurve } from './fees/fee-curve.js';
+import { curveOf } from './fees/sale-curve.js';
+import { type SaleAmounts, saleAmounts } from './sale-amounts.js';
 import { returnTermsOf, type ReturnTerms } from './returns.js';
 
 /** A coupon of the seller: what it takes off the price that the customer sees, and off the price before tax. */
@@ -28,6 +31,10 @@ export interface SaleTerms {
   /** The share of the list price that is left after the standing discount, in percent; null where there is none. */
   readonly keptAfterDiscount: Figure | null;
   readonly coupon: CouponTerms | null;
+  /** All fees as a function of the price before tax; null while one of their figures is missing. Worked out once, when it is asked for. */
+  readonly curve: () => FeeCurve | null;
+  /** What stands beside the price in plain amounts; null while something of it is missing. */
+  readonly amounts: () => SaleAmounts | null;
 }
 
 export const THE_WHOLE = constant('The price before tax', '100', PERCENT, 'definition');
@@ -37,20 +44,76 @@ export interface OrderOf {
   readonly units: string;
 }
 
+type Point = RowOf<'pricePoint'>;
+
 /**
  * The terms of a product in a channel: the tax of its price where typed, else that of its category, else the book's; none where
- * the business is not registered. Packing, postage, fulfilment and storage are those of the channel that fulfils.
+ * the business is not registered. Packing, postage, fulfilment and storage are those of the channel that fulfils. Products of
+ * which nothing else is said than of others share them.
  */
 export function saleTerms(
   sheet: Sheet,
   product: RowOf<'product'>,
   channel: RowOf<'channel'>,
-  point: RowOf<'pricePoint'> | undefined,
+  point: Point | undefined,
   order?: OrderOf,
+): SaleTerms {
+  if (order !== undefined || !isUsual(point) || sheet.read(goesByProduct, channel.id))
+    return termsFor(sheet, product, channel, point, order);
+  const taxInside = point?.taxInside ?? sheet.settings().pricesIncludeTax;
+  const of = [channel.id, taxInside ? 'inside' : 'on top', product.outputUnit, product.category];
+  return sheet.read(sharedTerms, of.join('|')) ?? termsFor(sheet, product, channel, point);
+}
+
+/** True where a price says nothing of its own about tax, discount, coupon, returns and time in store. */
+function isUsual(point: Point | undefined): boolean {
+  if (point === undefined) return true;
+  const { taxPercent, discountPercent, couponAmount, returnsPercent, monthsInStore } = point;
+  const isPlain = discountPercent === '0' && couponAmount === '0';
+  return isPlain && taxPercent === null && returnsPercent === null && monthsInStore === null;
+}
+
+const OF_PARCELS: readonly FeeBasis[] = ['weight', 'packaging weight', 'size', 'volume and month'];
+
+/** True where what a channel takes or pays differs from product to product of a category: by weight, size or volume. */
+const goesByProduct: Calculation<boolean> = {
+  name: 'goesByProduct',
+  meanings: {},
+  work(sheet, channelId) {
+    const channel = sheet.row('channel', channelId);
+    if (channel === undefined) return true;
+    const fulfiller = fulfillerOf(sheet, channel);
+    if (sheet.rowsOf('postageShare', 'channelId', fulfiller.id).length > 0) return true;
+    return [channel.id, fulfiller.id].some((id) =>
+      sheet.rowsOf('feeRule', 'channelId', id).some(({ takenOf }) => OF_PARCELS.includes(takenOf)),
+    );
+  },
+};
+
+/** The terms that products of a category and a unit share in a channel; null where it is gone. */
+const sharedTerms: Calculation<SaleTerms | null> = {
+  name: 'sharedTerms',
+  meanings: {},
+  work(sheet, id) {
+    const [channelId = '', tax, outputUnit = '', ...category] = id.split('|');
+    const channel = sheet.row('channel', channelId);
+    if (channel === undefined) return null;
+    const product = { id: '', name: channel.name, outputUnit, category: category.join('|') };
+    return termsFor(sheet, product, channel, undefined, undefined, tax === 'inside');
+  },
+};
+
+function termsFor(
+  sheet: Sheet,
+  product: SoldProduct,
+  channel: RowOf<'channel'>,
+  point: Point | undefined,
+  order?: OrderOf,
+  inside?: boolean,
 ): SaleTerms {
   const settings = sheet.settings();
   const tax = taxOf(sheet, settings, product, point);
-  const taxInside = point?.taxInside ?? settings.pricesIncludeTax;
+  const taxInside = inside ?? point?.taxInside ?? settings.pricesIncludeTax;
   const priceWithTax = sum('Price with tax', PERCENT, [THE_WHOLE, tax]);
   const fulfiller = fulfillerOf(sheet, channel);
   const output = unit(product.outputUnit);
@@ -60,26 +123,37 @@ export function saleTerms(
           ...{ name: 'Units per order', subject: channel.name, unit: output.per(ORDER) },
         })
       : constant('Units of the order', order.units, output.per(ORDER), 'an order of so many');
-  const monthsInStore = () =>
-    point === undefined || point.monthsInStore === null
-      ? sheet.input('channel', fulfiller, 'monthsInStore', {
-          ...{ name: 'Months in store', subject: fulfiller.name, unit: MONTH },
-        })
-      : sheet.input('pricePoint', point, 'monthsInStore', {
-          ...{ name: 'Months in store', subject: product.name, unit: MONTH },
-        });
   const coupon = couponOf(sheet, product, point, taxInside ? priceWithTax : null);
   const postage = postageCharged(sheet, channel, taxInside ? priceWithTax : null, unitsPerOrder);
+  const monthsInStore = () => monthsOf(sheet, fulfiller, product, point);
   const context: FeeContext = { channel, product, output, unitsPerOrder, monthsInStore };
+  const beside = { priceWithTax, postage, coupon: coupon?.ownBeforeTax ?? null };
+  const fees = feeTermsOf(sheet, context, fulfiller);
+  const returns = returnTermsOf(sheet, channel, product, point);
+  const packing = packingOf(sheet, fulfiller, product, unitsPerOrder);
+  const postagePaid = postageOf(sheet, fulfiller, product, unitsPerOrder);
   return {
-    ...{ taxInside, tax, coupon },
-    beside: { priceWithTax, postage, coupon: coupon?.ownBeforeTax ?? null },
-    fees: feeTermsOf(sheet, context, fulfiller),
-    packing: packingOf(sheet, fulfiller, product, unitsPerOrder),
-    postagePaid: postageOf(sheet, fulfiller, product, unitsPerOrder),
-    returns: returnTermsOf(sheet, channel, product, point),
+    ...{ taxInside, tax, coupon, beside, fees, packing, postagePaid, returns },
     keptAfterDiscount: keptAfterDiscount(sheet, product, point),
+    curve: once(() => curveOf({ fees, beside, returns })),
+    amounts: once(() => saleAmounts({ packing, postagePaid, returns, beside })),
   };
+}
+
+/** What a function gives, worked out when it is first asked for. It reads figures, and no rows. */
+function once<T>(work: () => T): () => T {
+  let known: { readonly result: T } | null = null;
+  return () => (known ??= { result: work() }).result;
+}
+
+function monthsOf(sheet: Sheet, fulfiller: RowOf<'channel'>, product: SoldProduct, point: Point | undefined): Figure {
+  return point === undefined || point.monthsInStore === null
+    ? sheet.input('channel', fulfiller, 'monthsInStore', {
+        ...{ name: 'Months in store', subject: fulfiller.name, unit: MONTH },
+      })
+    : sheet.input('pricePoint', point, 'monthsInStore', {
+        ...{ name: 'Months in store', subject: product.name, unit: MONTH },
+      });
 }
 
 /** The channel that packs and dispatches the orders of another: the last of a chain of them, and in a circle the channel itself. */
@@ -115,7 +189,7 @@ function postageCharged(
 
 function couponOf(
   sheet: Sheet,
-  product: RowOf<'product'>,
+  product: SoldProduct,
   point: RowOf<'pricePoint'> | undefined,
   priceWithTax: Figure | null,
 ): CouponTerms | null {
@@ -143,7 +217,7 @@ function ownPart(sheet: Sheet, point: RowOf<'pricePoint'>, off: Figure, subject:
 
 function keptAfterDiscount(
   sheet: Sheet,
-  { name: subject }: RowOf<'product'>,
+  { name: subject }: SoldProduct,
   point: RowOf<'pricePoint'> | undefined,
 ): Figure | null {
   if (point === undefined || point.discountPercent === '0') return null;
@@ -175,7 +249,7 @@ const ratesByCategory: Calculation<ReadonlyMap<string, RowOf<'salesTaxRate'>>> =
 function taxOf(
   sheet: Sheet,
   settings: RowOf<'settings'>,
-  product: RowOf<'product'>,
+  product: SoldProduct,
   point: RowOf<'pricePoint'> | undefined,
 ): Figure {
   if (!sheet.read(isRegistered, WHOLE_BOOK))

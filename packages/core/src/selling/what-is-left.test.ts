@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Decimal } from '../number/index.js';
+import { contributionAt, listedPriceForTarget } from './without-working.js';
 import { amount, evaluated, workshop, type WorkshopFields } from '../testing/evaluated.js';
 
 /** A product that costs so much before the channel, and nothing fixed: 0.5 kg of a material at 2 x that much for a kilogram. */
@@ -344,6 +345,13 @@ describe('the price for a target with all that goes with a sale', () => {
           };
           return results[basis]();
         };
+        // A board works the same out without figures.
+        expect(listedPriceForTarget(evaluation.sheet, point)?.toFixed()).toBe(suggested.toFixed());
+        const fork = evaluation.fork([
+          { kind: 'pricePoint', id: point, field: 'price', how: 'set', value: suggested.toFixed() },
+        ]);
+        const left = Number(fork.figure(`pricePoint/${point}/contribution`)?.amount ?? NaN);
+        expect(Number(contributionAt(evaluation.sheet, point, suggested))).toBeCloseTo(left, 9);
         expect(reached(suggested)).toBeGreaterThanOrEqual(target - 1e-9);
         if (suggested.gt(3)) expect(reached(suggested.minus('0.01'))).toBeLessThan(target);
       }),

@@ -1,5 +1,4 @@
-import { compared } from '../number/index.js';
-import { priceLimits, pricePoint, priceRatios, setPrice } from '../selling/index.js';
+import { pricePoint, priceRatios, reachesTarget, setPrice } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 
@@ -40,10 +39,5 @@ export function standingOf(evaluation: Evaluation, pointId: string): PriceStandi
   if (contribution.amount === null) return 'not known';
   if (contribution.amount.isNegative() && !contribution.amount.isZero()) return 'loses each sale';
   if (profit.amount !== null && profit.amount.isNegative() && !profit.amount.isZero()) return 'below full cost';
-  const point = evaluation.sheet.row('pricePoint', pointId);
-  if (point === undefined || point.basis === 'typed') return 'good';
-  const { exactPrice } = evaluation.read(priceLimits, pointId);
-  const { price } = evaluation.read(setPrice, pointId);
-  const isBelow = exactPrice.amount !== null && price.amount !== null && compared(price.amount, exactPrice.amount) < 0;
-  return isBelow ? 'below target' : 'good';
+  return reachesTarget(evaluation.sheet, pointId) === false ? 'below target' : 'good';
 }

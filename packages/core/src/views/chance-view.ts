@@ -7,7 +7,6 @@ import {
   besideThePrice,
   type ChanceModel,
   type ChanceRanges,
-  curveOf,
   rangesOf,
   type SaleTerms,
   setPrice,
@@ -33,7 +32,7 @@ function modelOf(evaluation: Evaluation, pointId: string): ChanceModel | null {
   if (set.sold === null) return null;
   const { point, product, terms } = set.sold;
   const { changingCost, fixedInUnit } = evaluation.read(unitBehaviour, product.id);
-  const curve = curveOf(terms);
+  const curve = terms.curve();
   const planned = plannedAt(sheet, point);
   const { costs, brings } = besideThePrice(terms, product.name);
   const known = [set.price, changingCost, fixedInUnit, planned, ...costs];

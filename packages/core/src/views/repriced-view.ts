@@ -1,8 +1,9 @@
 import type { EndingDirection, PriceEnding } from '@nuvar/book';
 import type { Place } from '../figure/index.js';
 import { minorUnit, priceEnding } from '../money/index.js';
-import { type Decimal, decimal, HUNDRED, isPositive, roundToStep, ZERO } from '../number/index.js';
-import { priceLimits, salesPerMonth, setPrice } from '../selling/index.js';
+import { type Decimal, HUNDRED, isPositive, roundToStep, ZERO } from '../number/index.js';
+import { plannedAt } from '../production/index.js';
+import { contributionAt, listedPriceForTarget, salesPerMonth, setPrice } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
 
 /** How many prices are changed in one go. */
@@ -60,10 +61,10 @@ export function repricedOf(evaluation: Evaluation, how: Repricing, pointIds: rea
       },
     ];
   });
-  const months = monthsAfter(evaluation, planned);
   const total = (amounts: readonly (Decimal | null)[]) =>
     amounts.reduce<Decimal>((so, amount) => so.plus(amount ?? ZERO), ZERO).toFixed();
   const before = planned.map(({ pointId }) => evaluation.read(salesPerMonth, pointId).contributionPerMonth.amount);
+  const months = monthsAfter(evaluation, planned, before);
   return {
     prices: planned.map((each, index) => ({
       ...each,
@@ -84,16 +85,12 @@ interface NewPrice {
 
 function newPrice(evaluation: Evaluation, how: Repricing, pointId: string, before: Decimal, minor: Decimal): NewPrice {
   if (!how.toTarget) return endedPrice(how, before, 'half-away-from-zero', minor);
-  const { exactPrice, suggested } = evaluation.read(priceLimits, pointId);
-  if (exactPrice.amount === null) {
-    const isTyped = exactPrice.gaps[0]?.code === 'price-is-typed';
-    return { after: null, reason: isTyped ? 'it has no target' : 'no price reaches its target' };
-  }
-  // The suggested price has passed the jumps of the fees; it is the answer where nothing else is asked for.
-  const isAll = decimal(how.percent).isZero() && how.ending === 'none';
-  return isAll && suggested.amount !== null
-    ? { after: suggested.amount, reason: '' }
-    : endedPrice(how, exactPrice.amount, 'up', minor);
+  const isTyped = evaluation.sheet.row('pricePoint', pointId)?.basis === 'typed';
+  if (isTyped) return { after: null, reason: 'it has no target' };
+  const listed = listedPriceForTarget(evaluation.sheet, pointId);
+  return listed === null
+    ? { after: null, reason: 'no price reaches its target' }
+    : endedPrice(how, listed, 'up', minor);
 }
 
 function endedPrice(
@@ -109,21 +106,21 @@ function endedPrice(
 
 interface Planned {
   readonly pointId: string;
-  readonly place: Place | null;
   readonly after: Decimal | null;
 }
 
-/** What the month leaves of each price when all of them are changed. */
-function monthsAfter(evaluation: Evaluation, planned: readonly Planned[]): (Decimal | null)[] {
-  const overrides = planned.flatMap(({ place, after }) =>
-    place === null || place.id === null || after === null
-      ? []
-      : [{ kind: place.kind, id: place.id, field: place.field, how: 'set' as const, value: after.toFixed() }],
-  );
-  const fork = evaluation.fork(overrides);
-  try {
-    return planned.map(({ pointId }) => fork.read(salesPerMonth, pointId).contributionPerMonth.amount);
-  } finally {
-    fork.end();
-  }
+/** What the month leaves of each price when all of them are changed, at the units that are planned. */
+function monthsAfter(
+  evaluation: Evaluation,
+  planned: readonly Planned[],
+  before: readonly (Decimal | null)[],
+): (Decimal | null)[] {
+  const { sheet } = evaluation;
+  return planned.map(({ pointId, after }, index) => {
+    if (after === null) return before[index] ?? null;
+    const point = sheet.row('pricePoint', pointId);
+    const units = point === undefined ? null : plannedAt(sheet, point).amount;
+    const left = contributionAt(sheet, pointId, after);
+    return units === null || left === null ? null : units.mul(left);
+  });
 }

@@ -8,8 +8,11 @@ import { sellingGap } from '../gaps.js';
 
 type Line = RowOf<'packingLine'>;
 
+/** A product as far as the terms of its sale go by it. */
+export type SoldProduct = Pick<RowOf<'product'>, 'id' | 'name' | 'category' | 'outputUnit'>;
+
 /** A line counts for all products, or for those of its category. */
-export const isOfCategory = (category: string, product: RowOf<'product'>): boolean =>
+export const isOfCategory = (category: string, product: SoldProduct): boolean =>
   category.trim() === '' || nameKey(category.trim()) === nameKey(product.category.trim());
 
 /**
@@ -20,7 +23,7 @@ export const isOfCategory = (category: string, product: RowOf<'product'>): boole
 export function packingOf(
   sheet: Sheet,
   channel: RowOf<'channel'>,
-  product: RowOf<'product'>,
+  product: SoldProduct,
   unitsPerOrder: () => Figure,
 ): Figure[] {
   return sheet

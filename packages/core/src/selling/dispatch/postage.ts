@@ -5,6 +5,7 @@ import { PERCENT } from '../../quantity/index.js';
 import { money, ORDER, type Sheet } from '../../sheet/index.js';
 import { sellingGap } from '../gaps.js';
 import { withTaxNotRecovered } from '../tax-on-fee.js';
+import type { SoldProduct } from './packing.js';
 import { chargedWeight, perKilogramOf } from './parcel.js';
 
 type Rate = RowOf<'carrierRate'>;
@@ -18,7 +19,7 @@ type Rate = RowOf<'carrierRate'>;
 export function postageOf(
   sheet: Sheet,
   channel: RowOf<'channel'>,
-  product: RowOf<'product'>,
+  product: SoldProduct,
   unitsPerOrder: () => Figure,
 ): Figure | null {
   const shares = sheet.rowsOf('postageShare', 'channelId', channel.id);
@@ -40,7 +41,7 @@ function rateFor(
   sheet: Sheet,
   share: RowOf<'postageShare'>,
   channel: RowOf<'channel'>,
-  product: RowOf<'product'>,
+  product: SoldProduct,
   unitsPerOrder: Figure,
 ): Figure {
   const perOrder = money(sheet).per(ORDER);

@@ -15,7 +15,7 @@ import {
 import { compared, decimal } from '../../number/index.js';
 import { PERCENT, unit, type Unit } from '../../quantity/index.js';
 import { DAY, LISTING, money, MONTH, ORDER, OUTPUT, type Sheet } from '../../sheet/index.js';
-import { isOfCategory } from '../dispatch/packing.js';
+import { isOfCategory, type SoldProduct } from '../dispatch/packing.js';
 import { chargedWeight, fitsWithin, KILOGRAM, parcel, perKilogramOf } from '../dispatch/parcel.js';
 import { sellingGap } from '../gaps.js';
 import { taxedShare } from '../tax-on-fee.js';
@@ -56,7 +56,7 @@ export interface FeeTerms {
 export interface FeeContext {
   readonly channel: RowOf<'channel'>;
   /** Null where a price is only tried, of no product. */
-  readonly product: RowOf<'product'> | null;
+  readonly product: SoldProduct | null;
   readonly output: Unit;
   readonly unitsPerOrder: () => Figure;
   readonly monthsInStore: () => Figure;
