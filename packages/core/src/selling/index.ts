@@ -49,7 +49,7 @@ export {
 } from './chance/simulate.js';
 export { besideThePrice } from './price-for-target.js';
 export { quotedActual, quotedOption } from './quotes/quote-option.js';
-export { bottleneckHours, perBottleneck } from './per-bottleneck.js';
+export { perBottleneck } from './per-bottleneck.js';
 export { channelComparison } from './channel-comparison.js';
 export { discountStep, orderThresholds, saleFee, saleLines, type SaleLines } from './sale-lines.js';
 export { setPrice } from './set-price.js';

@@ -1,7 +1,8 @@
-import { constant, isWhole } from '../figure/index.js';
+import { constant, type Figure, isWhole } from '../figure/index.js';
 import { type Decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
 import { NUMBER } from '../quantity/index.js';
-import type { SaleTerms } from './sale-terms.js';
+import type { BesidePrice } from './fees/fee-amount.js';
+import type { ReturnTerms } from './returns.js';
 
 /** What a sale costs and brings beside its price and its fees, for a unit, in plain amounts. */
 export interface SaleAmounts {
@@ -13,11 +14,16 @@ export interface SaleAmounts {
   readonly brings: Decimal;
 }
 
+/** What goes out of a sale beside its fees, and what stands beside its price. */
+interface SaleCosts {
+  readonly packing: readonly Figure[];
+  readonly postagePaid: Figure | null;
+  readonly returns: ReturnTerms | null;
+  readonly beside: BesidePrice;
+}
+
 /** Null while something of it is missing. */
-export function saleAmounts(
-  terms: Pick<SaleTerms, 'packing' | 'postagePaid' | 'returns' | 'beside'>,
-): SaleAmounts | null {
-  const { packing, postagePaid, returns, beside } = terms;
+export function saleAmounts({ packing, postagePaid, returns, beside }: SaleCosts): SaleAmounts | null {
   const dispatch = [...packing, ...(postagePaid === null ? [] : [postagePaid])];
   const postage = beside.postage ?? NOTHING;
   if (![...dispatch, postage].every(isWhole)) return null;
