@@ -1,4 +1,4 @@
-import { problem, ProblemError } from '@nuvar/book';
+import { isRowId, problem, ProblemError } from '@nuvar/book';
 import {
   Body,
   Controller,
@@ -126,7 +126,7 @@ export class BooksController {
   @Header('Content-Type', 'application/json')
   @ApiOperation({
     summary:
-      "What came after a revision (`since`), before one (`before`: of each the first writes, and how many there are), or one's own latest (`own`), with who and when",
+      "What came after a revision (`since`), before one (`before`: of each the first writes, and how many there are), or one's own latest (`own`), or what was written to one row (`row`), with who and when",
   })
   async history(
     @BookId() id: string,
@@ -134,8 +134,13 @@ export class BooksController {
     @Query('since') since?: string,
     @Query('before') before?: string,
     @Query('own') own?: string,
+    @Query('row') row?: string,
   ): Promise<string> {
     await this.membership.require(id, personId);
+    if (row !== undefined) {
+      if (!isRowId(row)) throw new ProblemError([problem('not-found')]);
+      return this.journal.ofRow(id, row, LATEST_ENTRIES);
+    }
     if (since !== undefined) return this.journal.since(id, wholeNumber(since, 0), MOST_ENTRIES);
     if (own === 'true') return this.journal.ownLatest(id, personId, LATEST_ENTRIES);
     return this.journal.before(id, wholeNumber(before, 1_000_000_000), LATEST_ENTRIES);

@@ -45,6 +45,21 @@ describe('the one write path', () => {
     expect((await other.get(`/api/books/${bookId}/changes?own=true`).expect(200)).body).toEqual([]);
   });
 
+  it('tells what was written to one row, newest first and nothing of others, and only in its own book', async () => {
+    const [kamut, teff] = [material('Kamut'), material('Teff')];
+    await owner.change(bookId, [kamut.operation, teff.operation]).expect(200);
+    await owner.change(bookId, [rename(kamut.id, 'Kamut', 'Khorasan')]).expect(200);
+    const told = async (book: string, row: string) =>
+      (await owner.get(`/api/books/${book}/changes?row=${row}`).expect(200)).body as { writes: Write[] }[];
+    const entries = await told(bookId, kamut.id);
+    expect(entries.map(({ writes }) => writes.map(({ after }) => (after as { name?: string } | null)?.name))).toEqual([
+      ['Khorasan'],
+      ['Kamut'],
+    ]);
+    expect(await told(await owner.makeBook('Elsewhere'), kamut.id)).toEqual([]);
+    await owner.get(`/api/books/${bookId}/changes?row=spelt`).expect(404);
+  });
+
   it('applies a change once however often it is sent, with a row version and a journal entry', async () => {
     const oats = material('Oats');
     const id = newId();

@@ -31,6 +31,13 @@ export class JournalService {
     return this.entries(where, [bookId, userId, most]);
   }
 
+  /** What was written to one row, newest first: of each change only that. */
+  ofRow(bookId: string, rowId: string, most: number): Promise<string> {
+    const where = `book_id = $1 AND writes @> jsonb_build_array(jsonb_build_object('id', $2::text)) ORDER BY revision DESC LIMIT $3`;
+    const only = `jsonb_path_query_array(writes, '$[*] ? (@.id == $id)', jsonb_build_object('id', $2::text))`;
+    return this.entries(where, [bookId, rowId, most], only);
+  }
+
   private async entries(where: string, values: unknown[], writes = 'writes'): Promise<string> {
     const found: { json: string }[] = await this.database.query(
       `SELECT coalesce(json_agg(entry)::text, '[]') AS json FROM (

@@ -1,4 +1,5 @@
 import { fieldsOf, newId, type PriceBasis, type StoredRow } from '@nuvar/book';
+import { useState } from 'react';
 import { createOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useSettings } from '../book/use-book.js';
 import { isRefusal, readField } from '../controls/read-field.js';
@@ -19,10 +20,12 @@ export function FirstPrice({ product }: { readonly product: StoredRow<'product'>
   const mayEdit = useMayEdit();
   const channels = useAll('channel');
   const { locale, currency, pricesIncludeTax } = useSettings();
+  const [wanted, choose] = useState('');
+  const chosen = channels.find(({ id }) => id === wanted) ?? channels[0];
   const view = useView('product', product.id);
   const spec = fieldsOf('pricePoint').find((each) => each.name === 'price');
   const begin = (fields: Readonly<Record<string, unknown>>): string | null => {
-    const channelId = channels[0]?.id ?? newId();
+    const channelId = chosen?.id ?? newId();
     const made = channels.length > 0 ? [] : [createOf('channel', channelId, { name: 'Own shop' })];
     const all = { productId: product.id, channelId, taxInside: pricesIncludeTax, ...fields };
     return edit([...made, createOf('pricePoint', newId(), all)])[0]?.sentence ?? null;
@@ -41,6 +44,20 @@ export function FirstPrice({ product }: { readonly product: StoredRow<'product'>
         price, or choose a target and have a price suggested.
       </p>
       <Fields>
+        {channels.length > 1 && (
+          <Field label="Sold in">
+            <SelectInput
+              label="Sold in"
+              value={chosen?.id ?? ''}
+              options={channels.map(({ id, name }) => ({ value: id, label: name }))}
+              disabled={!mayEdit}
+              commit={(id) => {
+                choose(id);
+                return null;
+              }}
+            />
+          </Field>
+        )}
         <Field label="Price">
           <TypedInput
             label="Price"

@@ -8,6 +8,7 @@ import { rowsWriter } from '../controls/rows-writer.js';
 import { useChosenRow } from '../controls/use-chosen-row.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { typedText } from '../figures/format.js';
+import { tableOfFile } from '../purchasing/import/table-of-file.js';
 import { SellPage } from './sell-page.js';
 
 type Table = StoredRow<'carrierTable'>;
@@ -86,6 +87,7 @@ function Rates({ id }: { readonly id: string }) {
           rows={sorted}
           columns={columns}
           writer={rateWriter}
+          fromFile={tableOfFile}
           nameOf={({ zone, upToKilograms }) => `${zone} up to ${typedText(upToKilograms, locale)} kg`}
           empty="Type a zone, a weight and its postage, or paste a table of the three. A parcel takes the first weight that it does not exceed; above the last one there is no postage, and prices say so."
         />

@@ -14,6 +14,7 @@ import { Discounts } from './discounts.js';
 import { DraggedStrip } from './dragged-strip.js';
 import { FirstPrice } from './first-price.js';
 import { InChannels } from './in-channels.js';
+import { PriceHistory } from './price-history.js';
 import type { PricedSale } from './priced-sales.js';
 import { SuggestedPrice, TargetFields } from './suggested-price.js';
 import { TargetCost } from './target-cost.js';
@@ -160,6 +161,7 @@ function PriceItself({ point }: { readonly point: StoredRow<'pricePoint'> }) {
         <Figures view={view} currency={currency} discounted={view.discounted.amount !== view.price.amount} />
       )}
       <ComingPrices point={point} />
+      <PriceHistory point={point} />
     </>
   );
 }

@@ -19,6 +19,7 @@ import { EquipmentGrid } from '../production/equipment-grid.js';
 import { LabourGrid } from '../production/labour-grid.js';
 import { OtherCostGrid } from '../production/other-cost-grid.js';
 import { fieldsOf } from '@nuvar/book';
+import { DriverUnits } from './driver-units.js';
 import { changedUnits, copiedOption, newOption, removedOption, wonWith } from './quote-rows.js';
 
 type Quote = StoredRow<'quote'>;
@@ -311,6 +312,7 @@ function OptionRecipe({ option }: { readonly option: Option }) {
       <LabourGrid product={product} />
       <EquipmentGrid product={product} />
       <OtherCostGrid product={product} />
+      <DriverUnits productId={product.id} />
     </section>
   );
 }

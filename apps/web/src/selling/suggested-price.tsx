@@ -4,6 +4,8 @@ import { updateOf } from '../book/operations.js';
 import { useEdit, useMayEdit, useSettings } from '../book/use-book.js';
 import { RowField } from '../controls/row-field.js';
 import { Amount } from '../figures/amount.js';
+import { written } from '../figures/format.js';
+import { useStyle } from '../figures/use-style.js';
 
 /** What a price is to reach, in the words of a choice. */
 export const TARGET_WORDS: Readonly<Record<PriceBasis, string>> = {
@@ -89,6 +91,37 @@ export function SuggestedPrice({ point, view }: SuggestedPriceProps) {
         </button>
       )}
       {isSet && <span className="text-soft">This price is set.</span>}
+      <Answers point={point} view={view} />
     </p>
+  );
+}
+
+/** Where several ranges of prices reach the target, they are said; where none does, the best that can be reached. */
+function Answers({ point: { basis }, view: { answers } }: SuggestedPriceProps) {
+  const style = useStyle();
+  const { currency } = useSettings();
+  if (answers === null) return null;
+  const say = (amount: string) => written(amount, minorDigits(currency), style);
+  const { ranges, best } = answers;
+  if (best !== null) {
+    const isShare = basis === 'margin' || basis === 'margin of the price';
+    return (
+      <span className="w-full text-base">
+        {isShare
+          ? `The best that can be reached is ${written(best.result, 1, style)} %, at ${say(best.price)} ${currency}.`
+          : `At best a unit falls short by ${say(best.result.replace('-', ''))} ${currency}, at ${say(best.price)} ${currency}.`}
+      </span>
+    );
+  }
+  const [first, ...others] = ranges;
+  if (first === undefined || (others.length === 0 && first.upTo === null)) return null;
+  const words = ranges.map(({ from, upTo }) =>
+    upTo === null ? `from ${say(from)} on` : `from ${say(from)} to ${say(upTo)}`,
+  );
+  return (
+    <span className="w-full text-base">
+      The target is reached {words.join(', and again ')};{' '}
+      {others.length > 0 ? 'between them the fees jump' : 'above that the fees jump'}.
+    </span>
   );
 }

@@ -100,6 +100,11 @@ export const api = createApi({
       }),
       keepUnusedDataFor: 0,
     }),
+    /** What was written to one row, the latest first. The revision is no part of the question: it says when to ask anew. */
+    rowHistory: build.query<HistoryEntry[], { bookId: string; rowId: string; revision: number }>({
+      query: ({ bookId, rowId }) => ({ url: `books/${bookId}/changes`, params: { row: rowId } }),
+      keepUnusedDataFor: 0,
+    }),
     beginDocument: build.mutation<
       DocumentJob,
       { bookId: string; asOf: string; document: string; of: string; format: string }
@@ -144,6 +149,7 @@ export const {
   useTakeInBookMutation,
   useRemoveBookMutation,
   useHistoryInfiniteQuery,
+  useRowHistoryQuery,
   useBeginDocumentMutation,
   useCancelDocumentMutation,
   useDocumentJobQuery,

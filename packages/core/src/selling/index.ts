@@ -23,6 +23,7 @@ export { isInForce } from './fees/fee-terms.js';
 export { landedSale } from './landed-sale.js';
 export { netRealisable } from './net-realisable.js';
 export { priceLimits } from './price-limits.js';
+export { targetAnswers } from './target-answers.js';
 export { contributionAt, listedPriceForTarget, reachesTarget } from './without-working.js';
 export { pricePoint } from './price-point.js';
 export { unitBehaviour, unitCostOf } from './unit-cost.js';

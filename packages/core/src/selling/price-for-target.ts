@@ -20,7 +20,7 @@ import { feeLine, type FeeLine, sumOfLines } from './fees/fee-amount.js';
 import type { FeeCurve } from './fees/fee-curve.js';
 import { notGivenBack } from './fees/sale-curve.js';
 import type { FeeTerms } from './fees/fee-terms.js';
-import { type Asked, lowestAsked, pricesThatLeave } from './fees/reached.js';
+import { type Asked, lowestAsked, pricesThatLeave, type Wanted } from './fees/reached.js';
 import { sellingGap } from './gaps.js';
 import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
 
@@ -139,7 +139,7 @@ function withoutAnswer(needed: Needed, terms: SaleTerms, curve: FeeCurve | null)
 }
 
 /** How a price before tax becomes a list price: times so much and so much on top; null where a discount leaves nothing. */
-function listedFrom({
+export function listedFrom({
   taxInside,
   beside,
   keptAfterDiscount: kept,
@@ -220,22 +220,23 @@ export interface PlainTarget {
   readonly isOfPrice: boolean;
 }
 
-function lowestAskedFor(
-  { cover, margin, isOfPrice }: PlainTarget,
-  terms: SaleTerms,
-  curve: FeeCurve,
-  currency: string,
-): Asked | null {
-  const [listed, amounts] = [listedFrom(terms), terms.amounts()];
-  if (listed === null || amounts === null) return null;
+function lowestAskedFor(target: PlainTarget, terms: SaleTerms, curve: FeeCurve, currency: string): Asked | null {
+  const [listed, wanted] = [listedFrom(terms), wantedFor(target, terms)];
+  if (listed === null || wanted === null) return null;
+  return lowestAsked(pricesThatLeave(curve, wanted), listed, minorUnit(currency));
+}
+
+/** What of the price before tax counts for a target, and what it is to cover; null while something is missing. */
+export function wantedFor({ cover, margin, isOfPrice }: PlainTarget, terms: SaleTerms): Wanted | null {
+  const amounts = terms.amounts();
+  if (amounts === null) return null;
   const { kept, costs, brings } = amounts;
   const asked = margin === null ? ZERO : margin.div(HUNDRED);
   const afterMargin = ONE.minus(asked);
-  const wanted = {
+  return {
     share: isOfPrice ? kept.minus(asked) : afterMargin.mul(kept),
     toCover: cover.plus(costs).minus(isOfPrice ? brings : brings.mul(afterMargin)),
   };
-  return lowestAsked(pricesThatLeave(curve, wanted), listed, minorUnit(currency));
 }
 
 /** The lowest list price in whole minor units that reaches a target, without its working; null where there is none. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Decimal } from '../number/index.js';
+import { VIEWS } from '../views/views.js';
 import { contributionAt, listedPriceForTarget } from './without-working.js';
 import { amount, evaluated, workshop, type WorkshopFields } from '../testing/evaluated.js';
 
@@ -106,6 +107,31 @@ describe('what is left of a sale with all that goes with it', () => {
   ])('by bands of the %s, a profit of %s needs %s', (bandRule, target, price) => {
     const fees = [{ takenOf: 'price before tax', bandRule, bands: [{ upTo: '10', percent: '8' }, { percent: '15' }] }];
     expect(figures(costing(6.5, { fees, pricePoint: { basis: 'profit', target } }), 'suggested')).toEqual([price]);
+  });
+});
+
+describe('all prices that reach a target', () => {
+  const answersFor = (fees: object[], pricePoint: object) => {
+    const { rows, point } = workshop(
+      costing(6.5, { fees: fees as never, pricePoint: { basis: 'profit', ...pricePoint } }),
+    );
+    return VIEWS.price(evaluated(rows), point).answers;
+  };
+  const JUMP = [{ takenOf: 'price before tax', bands: [{ upTo: '10', percent: '8' }, { percent: '15' }] }];
+
+  // 8 % up to 10.00 and 15 % of the whole above; cost 6.50. A profit of 2.50 is left from 9.79 to 10.00, and again from 10.59 on.
+  it('are said as ranges where the fees jump between them', () => {
+    expect(answersFor(JUMP, { target: '2.50' })?.ranges).toEqual([
+      { from: '9.79', upTo: '10' },
+      { from: '10.59', upTo: null },
+    ]);
+  });
+
+  // Nothing is known above 10.00, where 9.20 - 6.50 = 2.70 is left, 0.30 too little; a margin grows with the price towards 85 %.
+  it('are none where the best that is reached falls short, which is said with its price', () => {
+    const cut = [{ takenOf: 'price before tax', bands: [{ upTo: '10', percent: '8' }] }];
+    expect(answersFor(cut, { target: '3' })).toEqual({ ranges: [], best: { price: '10', result: '-0.3' } });
+    expect(answersFor(JUMP, { basis: 'margin', target: '90' })).toEqual({ ranges: [], best: null });
   });
 });
 

@@ -15,7 +15,7 @@ import { unitCostOf } from './unit-cost.js';
 type Sold = NonNullable<SetPrice['sold']>;
 
 /** What one unit dispatched costs, without what comes back as new: what changes with it, and all of it; null while not known. */
-function plainCosts(
+export function plainCosts(
   sheet: Sheet,
   { product, terms }: Sold,
 ): { readonly dispatched: Decimal; readonly whole: Decimal } | null {
@@ -26,7 +26,8 @@ function plainCosts(
   return { dispatched, whole: dispatched.plus(fixedInUnit.amount) };
 }
 
-function plainTarget(sheet: Sheet, { point, product }: Sold, cost: Decimal): PlainTarget | null {
+/** What a price is to leave, of its target as it is typed; null where there is none, or something is missing. */
+export function plainTarget(sheet: Sheet, { point, product }: Sold, cost: Decimal): PlainTarget | null {
   const { basis, target } = point;
   if (basis === 'typed' || target === null) return null;
   if (basis === 'margin' || basis === 'margin of the price')

@@ -55,6 +55,7 @@ export const LOOSE_END_TITLES: Readonly<Record<string, string>> = {
   'nothing-in-it': 'Products with nothing in them',
   'component-loop': 'Products that contain themselves',
   'too-many-levels': 'Products with too many levels of components',
+  'planned-nowhere': 'Planned units of no channel',
   'no-planned-units': 'Products without planned units',
   'no-running-amount': 'Running costs without an amount',
   'no-months': 'One-off costs without a number of months',

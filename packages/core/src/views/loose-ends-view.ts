@@ -59,6 +59,10 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
     // What others use need not be sold, nor be planned to be.
     const isComponent = sheet.rowsOf('billLine', 'componentId', product.id).length > 0;
     if (!isComponent) addGaps(plannedUnits(sheet, product.id).gaps, [product.id]);
+    const isUnplaced = sheet
+      .rowsOf('plannedVolume', 'productId', product.id)
+      .some((row) => row.channelId === null && row.unitsPerMonth !== null);
+    if (points.length > 1 && isUnplaced) plannedNowhere(add, product);
     if (points.length === 0 && !isComponent)
       add(
         'no-selling-price',
@@ -68,6 +72,15 @@ function productEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): void {
       );
     for (const point of points) priceEnds(evaluation, add, addGaps, product, point);
   }
+}
+
+function plannedNowhere(add: Add, { id, name }: RowOf<'product'>): void {
+  add(
+    'planned-nowhere',
+    `It is not said in which channel the planned units of ${name} are sold`,
+    { kind: 'product', id, field: 'plannedUnits' },
+    [id],
+  );
 }
 
 function priceEnds(

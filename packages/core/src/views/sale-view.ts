@@ -1,7 +1,7 @@
 import { fullCost } from '../costing/index.js';
 import { breakEvenOfBook, breakEvenOfShare, candidateSale } from '../planning/index.js';
 import { labourHours, productCost } from '../production/index.js';
-import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice } from '../selling/index.js';
+import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice, targetAnswers } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 import { stripView, type StripView } from './strip-view.js';
@@ -29,6 +29,13 @@ type PriceFigure = (typeof SET | typeof LEFT | typeof RATIOS | typeof LIMITS | t
 
 export interface PriceView extends Readonly<Record<PriceFigure, FigureView>> {
   readonly strip: StripView;
+  readonly answers: TargetAnswersView | null;
+}
+
+/** All list prices that reach a target, as decimals, and the best that can be reached where none does. */
+export interface TargetAnswersView {
+  readonly ranges: readonly { readonly from: string; readonly upTo: string | null }[];
+  readonly best: { readonly price: string; readonly result: string } | null;
 }
 
 /** All that a price screen shows of a price point. */
@@ -41,6 +48,17 @@ export function priceView(evaluation: Evaluation, pricePointId: string): PriceVi
     ...shownAll(evaluation, priceLimits, pricePointId, LIMITS),
     ...shownAll(evaluation, salesPerMonth, pricePointId, PER_MONTH),
     strip: stripView(evaluation, productId, pricePointId),
+    answers: answersView(evaluation, pricePointId),
+  };
+}
+
+function answersView({ sheet }: Evaluation, pricePointId: string): TargetAnswersView | null {
+  const answers = targetAnswers(sheet, pricePointId);
+  if (answers === null) return null;
+  const { ranges, best } = answers;
+  return {
+    ranges: ranges.map(({ from, upTo }) => ({ from: from.toFixed(), upTo: upTo?.toFixed() ?? null })),
+    best: best && { price: best.price.toFixed(), result: best.result.toFixed() },
   };
 }
 

@@ -1,0 +1,88 @@
+import { minorUnit } from '../money/index.js';
+import { compared, type Decimal, HUNDRED, roundToStep, ZERO } from '../number/index.js';
+import { bookCurrency, type Sheet } from '../sheet/index.js';
+import { feeAt, type FeeCurve } from './fees/fee-curve.js';
+import { pricesThatLeave } from './fees/reached.js';
+import { listedFrom, type PlainTarget, wantedFor } from './price-for-target.js';
+import { setPrice } from './set-price.js';
+import type { SaleTerms } from './sale-terms.js';
+import { plainCosts, plainTarget } from './without-working.js';
+
+/** List prices that reach a target: from one in whole minor units to another; null for no limit. */
+export interface PriceRange {
+  readonly from: Decimal;
+  readonly upTo: Decimal | null;
+}
+
+/** The best that can be reached where no price reaches a target: a margin in percent, or for an amount by how much it falls short (below zero), and the price at which. */
+export interface BestResult {
+  readonly price: Decimal;
+  readonly result: Decimal;
+}
+
+export interface TargetAnswers {
+  /** Several where higher prices fall short again, because the fees jump. */
+  readonly ranges: readonly PriceRange[];
+  /** Null where a price reaches the target, or where the result only grows with the price and stays below its limit. */
+  readonly best: BestResult | null;
+}
+
+/** All list prices that reach the target of a price, and where there is none the best that one does; null while something is missing. */
+export function targetAnswers(sheet: Sheet, pricePointId: string): TargetAnswers | null {
+  const { sold } = sheet.read(setPrice, pricePointId);
+  const costs = sold && plainCosts(sheet, sold);
+  const target = sold && costs && plainTarget(sheet, sold, costs.whole);
+  if (sold === null || target === null) return null;
+  const { terms } = sold;
+  const [curve, listed, wanted] = [terms.curve(), listedFrom(terms), wantedFor(target, terms)];
+  if (curve === null || listed === null || wanted === null) return null;
+  const step = minorUnit(bookCurrency(sheet));
+  const asked = (beforeTax: Decimal) => beforeTax.mul(listed.times).plus(listed.plus);
+  const ranges = pricesThatLeave(curve, wanted).flatMap(({ from, isAbove, upTo }): PriceRange[] => {
+    const first = asked(from);
+    const up = roundToStep(first, step, 'up');
+    const lowest = isAbove && compared(up, first) <= 0 ? up.plus(step) : up;
+    const highest = upTo === null ? null : roundToStep(asked(upTo), step, 'down');
+    return highest !== null && compared(highest, lowest) < 0 ? [] : [{ from: lowest, upTo: highest }];
+  });
+  return { ranges, best: ranges.length > 0 ? null : bestOf(curve, target, terms, { asked, step }) };
+}
+
+interface Listing {
+  readonly asked: (beforeTax: Decimal) => Decimal;
+  readonly step: Decimal;
+}
+
+/**
+ * The highest result at the ends of the stretches of the fees: between two ends it rises or falls. Null where it is highest as the
+ * price grows without end.
+ */
+function bestOf(curve: FeeCurve, target: PlainTarget, terms: SaleTerms, { asked, step }: Listing): BestResult | null {
+  const ends = curve.flatMap(({ upTo }) => (upTo === null ? [] : [upTo]));
+  const results = ends.flatMap((end) => {
+    const result = resultAt(end, curve, target, terms);
+    return result === null ? [] : [{ price: roundToStep(asked(end), step, 'down'), result }];
+  });
+  const best = results.reduce<BestResult | null>(
+    (so, each) => (so === null || compared(each.result, so.result) > 0 ? each : so),
+    null,
+  );
+  const last = curve.at(-1);
+  if (last === undefined || last.upTo !== null) return best;
+  // On the last stretch the result goes to this limit: a margin to what fees leave, an amount beyond all bounds or below them.
+  const kept = terms.amounts()?.kept ?? ZERO;
+  const gain = kept.minus(last.slope);
+  if (target.margin === null) return gain.isPositive() && !gain.isZero() ? null : best;
+  const base = target.isOfPrice || kept.isZero() ? gain : gain.div(kept);
+  return best !== null && compared(best.result, base.mul(HUNDRED)) > 0 ? best : null;
+}
+
+function resultAt(beforeTax: Decimal, curve: FeeCurve, target: PlainTarget, terms: SaleTerms): Decimal | null {
+  const [amounts, fees] = [terms.amounts(), feeAt(curve, beforeTax)];
+  if (amounts === null || fees === null) return null;
+  const revenue = beforeTax.mul(amounts.kept).plus(amounts.brings);
+  const left = revenue.minus(fees).minus(amounts.costs).minus(target.cover);
+  if (target.margin === null) return left;
+  const base = target.isOfPrice ? beforeTax : revenue;
+  return base.isZero() ? null : left.mul(HUNDRED).div(base);
+}
