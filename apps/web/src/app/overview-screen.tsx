@@ -152,7 +152,7 @@ function Earner({ product, scale }: { product: OverviewView['products'][number];
   return (
     <tr>
       <th scope="row">
-        <ScreenLink to="sell" row={product.pricePointId} className="block truncate hover:underline">
+        <ScreenLink to="sell" row={product.pricePointId} className="block max-w-64 truncate hover:underline">
           {product.name} <span className="font-normal text-soft">{product.channel}</span>
         </ScreenLink>
       </th>

@@ -71,7 +71,6 @@ function Page({ quote, options, views }: PageProps) {
   return (
     <>
       <Fields inTwo>
-        <RowField kind="quote" id={id} field="customer" />
         <RowField kind="quote" id={id} field="state" />
         <RowField kind="quote" id={id} field="quotedOn" />
         <RowField kind="quote" id={id} field="validUntil" />
@@ -85,7 +84,8 @@ function Page({ quote, options, views }: PageProps) {
         />
         <RowField kind="quote" id={id} field="contingencyPercent" label="Contingency" suffix="% of cost" />
       </Fields>
-      <div className="grid gap-x-7 desk:grid-cols-2">
+      <div className="grid gap-x-7 desk:grid-cols-3">
+        <RowText kind="quote" id={id} field="customer" placeholder="Name and address" />
         <RowText kind="quote" id={id} field="opening" placeholder="Thank you for your enquiry" />
         <RowText kind="quote" id={id} field="closing" placeholder="Terms of payment and delivery" />
       </div>

@@ -9,9 +9,9 @@ export interface ChannelView {
   readonly each: Readonly<Record<string, { readonly amount: FigureView; readonly isInForce: boolean }>>;
 }
 
-/** Each fee of a channel at a price that is tried, and what is left of it; the id is "channel@price". */
+/** Each fee of a channel at a price that is tried, and what is left of it; the id is "channel@price" or "channel@price@product". */
 export function channelView(evaluation: Evaluation, id: string): ChannelView {
-  const [channelId = '', price = ''] = id.split('@');
+  const [channelId = '', ...tried] = id.split('@');
   const { sheet } = evaluation;
   return {
     ...shownAll(evaluation, channelTake, id, ['fees', 'left']),
@@ -19,7 +19,7 @@ export function channelView(evaluation: Evaluation, id: string): ChannelView {
       sheet.rowsOf('feeRule', 'channelId', channelId).map((rule) => [
         rule.id,
         {
-          amount: shown(evaluation, feeAtPrice, `${rule.id}@${price}`, 'amount'),
+          amount: shown(evaluation, feeAtPrice, [rule.id, ...tried].join('@'), 'amount'),
           isInForce: isInForce(rule, sheet.asOf),
         },
       ]),
