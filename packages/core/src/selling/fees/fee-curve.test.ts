@@ -83,7 +83,7 @@ const together = (schedules: readonly Schedule[]) => ({
 
 const wanted = fc
   .record({ margin: fc.integer({ min: -20, max: 60 }), toCover: fc.integer({ min: -500, max: 2500 }) })
-  .map(({ margin, toCover }): Wanted => ({ share: d(1 - margin / 100), toCover: d(toCover / 100) }));
+  .map(({ margin, toCover }): Wanted => ({ share: d(100 - margin).div(100), toCover: d(toCover / 100) }));
 
 describe('fees as a function of the price', () => {
   it('come to what the contract says at every price: bands, slices, minimum, maximum, tax, and all of them together', () => {
