@@ -104,11 +104,18 @@ const askedAs = (name: ViewName, id: string, first: string, { sheet }: Evaluatio
   return name === 'landedSales' ? `${id}@${sheet.all('channel')[0]?.id ?? ''}` : id;
 };
 
+const TRIES: ReadonlySet<string> = new Set([
+  ...['sensitivity', 'targetCost', 'chance', 'comingFees'],
+  ...['saleLeft', 'discounts', 'productSales', 'bottleneck'],
+]);
+
 function everyFigure(evaluation: Evaluation): Shown[] {
   const { sheet } = evaluation;
   return Object.entries(ASKED_WITH).flatMap(([name, kind]) => {
     if (!isViewName(name)) return [];
-    const ids = kind === null ? ['book'] : sheet.all(kind).map(({ id }) => id);
+    const all = kind === null ? ['book'] : sheet.all(kind).map(({ id }) => id);
+    // Those that try much out, or show much of each price, take long: two of them show the same keys as all.
+    const ids = TRIES.has(name) ? all.slice(0, 2) : all;
     const [first = ''] = ids;
     return ids.flatMap((id) => figuresIn(VIEWS[name](evaluation, askedAs(name, id, first, evaluation))));
   });
@@ -158,7 +165,7 @@ describe('the key of a figure', () => {
           evaluation.fork([{ kind: 'pricePoint', id: point.id, field: 'price', how: 'scale', by: '1.2' }]),
         );
       }),
-      { numRuns: 6 },
+      { numRuns: 4 },
     );
   }, 60_000);
 
