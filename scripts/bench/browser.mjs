@@ -31,6 +31,9 @@ export async function benchBrowser(server, id, cookie) {
   const quantity = await median(EDITS, (run) => rippled(page, run));
   const list = await longList(server, id, cookie);
   const scrolling = await scrolled(page, `${server}/books/${list}/buy`);
+  const board = await scrolled(page, `${server}/books/${id}/sell/board`, () =>
+    page.getByLabel('Profit', { exact: true }).click(),
+  );
   await browser.close();
   return [
     ['opening the bench book in the browser, to first figures (median of 5)', opening, '2,500 ms'],
@@ -42,6 +45,7 @@ export async function benchBrowser(server, id, cookie) {
       '34 ms',
     ],
     ['the same: rows in sight whose figure is not there yet', scrolling.missing, '', '%'],
+    ['the price board of 1,100 products in 12 channels under the same: 95 % of frames', board.p95, '50 ms'],
     [`script before the first screen, gzipped (${scripts.files} files)`, scripts.kilobytes, '250 kB', 'kB'],
   ];
 }
@@ -131,10 +135,11 @@ async function longList(server, id, cookie) {
 
 /**
  * Turns the wheel fast over a long list, down and back up, and counts inside the page how long frames take and in how
- * many rows the figure is missing.
+ * many rows the figure is missing. `prepare` brings the page to the list, where the address alone does not.
  */
-async function scrolled(page, address) {
+async function scrolled(page, address, prepare = () => undefined) {
   await page.goto(address);
+  await prepare();
   await page.waitForFunction(() => /\d/.test(document.querySelector('tbody .figure')?.textContent ?? ''));
   await page.waitForTimeout(3000);
   await page.evaluate(() => {

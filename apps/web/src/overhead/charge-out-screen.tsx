@@ -5,12 +5,10 @@ import { nextPosition } from '../book/operations.js';
 import { useAll, useRow, useSettings } from '../book/use-book.js';
 import { Fields } from '../controls/fields.js';
 import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
 import { figureColumn } from '../controls/grid-model.js';
-import { ListAndDetail } from '../controls/list-and-detail.js';
 import { RowField } from '../controls/row-field.js';
+import { NamedList } from '../controls/named-list.js';
 import { rowsWriter } from '../controls/rows-writer.js';
-import { useChosenRow } from '../controls/use-chosen-row.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { FigureLine } from '../figures/figure-line.js';
@@ -26,7 +24,6 @@ const writer = rowsWriter<Rate>('chargeOutRate', {
 
 /** Run: what an hour has to be charged at by whoever sells hours. */
 export function ChargeOutScreen() {
-  const { chosen, choose, chooseById } = useChosenRow('chargeOut');
   const rates = useAll('chargeOutRate');
   const { locale, currency } = useSettings();
   const columns = useMemo(() => {
@@ -46,26 +43,18 @@ export function ChargeOutScreen() {
       figure('perDay', `A day, ${currency}`),
     ];
   }, [locale, currency]);
-  const shown = chosen ?? rates[0]?.id;
   return (
     <RunPage>
-      <ListAndDetail
-        wide="list"
+      <NamedList
+        screen="chargeOut"
+        title="Charge-out rates"
+        rows={rates}
+        columns={columns}
+        writer={writer}
         narrow="27rem"
-        list={
-          <Grid
-            title="Charge-out rates"
-            rows={rates}
-            columns={columns}
-            writer={writer}
-            nameOf={({ name }) => name}
-            selected={shown}
-            onSelect={choose}
-            onCreate={chooseById}
-            empty="For hours that you sell: repairs, commissions, teaching. Type a name, then the income that you want from these hours in a year."
-          />
-        }
-        detail={shown === undefined ? null : <RateDetail key={shown} id={shown} />}
+        wide="list"
+        empty="For hours that you sell: repairs, commissions, teaching. Type a name, then the income that you want from these hours in a year."
+        detail={(id) => <RateDetail key={id} id={id} />}
       />
     </RunPage>
   );

@@ -3,9 +3,8 @@ import { useMemo } from 'react';
 import { useAll, useRow, useRowsOf, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { Grid } from '../controls/grid.js';
-import { ListAndDetail } from '../controls/list-and-detail.js';
+import { NamedList } from '../controls/named-list.js';
 import { rowsWriter } from '../controls/rows-writer.js';
-import { useChosenRow } from '../controls/use-chosen-row.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { typedText } from '../figures/format.js';
 import { tableOfFile } from '../purchasing/import/table-of-file.js';
@@ -18,7 +17,6 @@ const writer = rowsWriter<Table>('carrierTable', { needs: 'name' });
 
 /** Carrier tables: what a parcel costs by zone and weight. */
 export function PostageScreen() {
-  const { chosen, choose, chooseById } = useChosenRow('postage');
   const tables = useAll('carrierTable');
   const { locale } = useSettings();
   const columns = useMemo(
@@ -29,26 +27,17 @@ export function PostageScreen() {
     ],
     [locale],
   );
-  const shown = tables.find(({ id }) => id === chosen)?.id ?? tables[0]?.id;
   return (
     <SellPage>
-      <ListAndDetail
-        wide="detail"
+      <NamedList
+        screen="postage"
+        title="Carrier tables"
+        rows={tables}
+        columns={columns}
+        writer={writer}
         narrow="30rem"
-        list={
-          <Grid
-            title="Carrier tables"
-            rows={tables}
-            columns={columns}
-            writer={writer}
-            nameOf={({ name }) => name}
-            selected={shown}
-            onSelect={choose}
-            onCreate={chooseById}
-            empty="What does a parcel cost? Type the name of a carrier or a service; its rates by zone and weight come beside it."
-          />
-        }
-        detail={shown === undefined ? null : <Rates key={shown} id={shown} />}
+        empty="What does a parcel cost? Type the name of a carrier or a service; its rates by zone and weight come beside it."
+        detail={(id) => <Rates key={id} id={id} />}
       />
     </SellPage>
   );

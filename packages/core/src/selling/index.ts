@@ -12,9 +12,12 @@ import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
 import { quotedActual, quotedOption } from './quotes/quote-option.js';
 import { bottleneckHours, perBottleneck } from './per-bottleneck.js';
-import { discountStep, orderThresholds, saleFee, saleLines } from './sale-lines.js';
+import { discountStep } from './discount-step.js';
+import { orderThresholds } from './order-thresholds.js';
+import { saleFee, saleLines } from './sale-lines.js';
 import { setPrice } from './set-price.js';
-import { chainBack, chainPrice, targetCost } from './target-cost.js';
+import { chainBack, chainPrice } from './chain-price.js';
+import { targetCost } from './target-cost.js';
 import { unitBehaviour } from './unit-cost.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
@@ -52,9 +55,12 @@ export { besideThePrice } from './price-for-target.js';
 export { quotedActual, quotedOption } from './quotes/quote-option.js';
 export { perBottleneck } from './per-bottleneck.js';
 export { channelComparison } from './channel-comparison.js';
-export { discountStep, orderThresholds, saleFee, saleLines, type SaleLines } from './sale-lines.js';
+export { discountStep } from './discount-step.js';
+export { orderThresholds } from './order-thresholds.js';
+export { saleFee, saleLines, type SaleLines } from './sale-lines.js';
 export { setPrice } from './set-price.js';
-export { chainBack, chainPrice, targetCost } from './target-cost.js';
+export { chainBack, chainPrice } from './chain-price.js';
+export { targetCost } from './target-cost.js';
 
 /** The calculations of this room whose figures can be asked for by key. */
 export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [

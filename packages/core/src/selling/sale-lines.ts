@@ -1,15 +1,14 @@
 import type { RowOf } from '@nuvar/book';
 import { productCost } from '../production/index.js';
-import { constant, difference, type Figure, multiplied, percentOf, quotient, shareOf, sum } from '../figure/index.js';
+import { constant, difference, type Figure, multiplied, percentOf, shareOf } from '../figure/index.js';
 import { compared, decimal } from '../number/index.js';
 import { plannedAt } from '../production/index.js';
-import { NUMBER, unit } from '../quantity/index.js';
+import { unit } from '../quantity/index.js';
 import { type Calculation, money, ORDER, type Sheet } from '../sheet/index.js';
 import { costOfDispatched } from './returns.js';
 import { type NetProceeds, netProceedsAt } from './sale.js';
 import { saleTerms, type SaleTerms } from './sale-terms.js';
 import { priceAfter, setPrice } from './set-price.js';
-import { unitsToEarnTheSame } from './sales-per-month.js';
 import { unitCostOf } from './unit-cost.js';
 
 /** Of what a sale is looked at: one unit, an order of so many, or the planned month. */
@@ -230,145 +229,3 @@ export const saleFee: Calculation<{ amount: Figure | null }> = {
     };
   },
 };
-
-/** What a discount, or several one after the other, does to a sale. */
-export interface DiscountStep {
-  readonly priceAfter: Figure;
-  /** What several discounts come to as one. */
-  readonly asOne: Figure;
-  readonly contribution: Figure;
-  readonly profit: Figure;
-  readonly margin: Figure;
-  readonly unitsToEarnTheSame: Figure;
-}
-
-const WHOLE_LIST_PRICE = constant('The list price', '1', NUMBER, 'definition');
-
-/**
- * A sale at a discount from the list price, or at several one after the other: price x (1 - d1) x (1 - d2)...; fees follow the
- * price. In place of the standing discount. The id is "point@10" or "point@10+5".
- */
-export const discountStep: Calculation<DiscountStep> = {
-  name: 'discountStep',
-  meanings: {
-    priceAfter: 'The price after the discounts, as the customer sees it.',
-    asOne: 'What the discounts come to as one, in percent of the list price.',
-    contribution: 'What each sale leaves at this discount (contribution).',
-    profit: 'What each sale leaves after its share of the running costs.',
-    margin: 'Profit in percent of the net revenue.',
-    unitsToEarnTheSame: 'Units a month that earn the same as the planned units at the list price.',
-  },
-  work(sheet, id) {
-    const [pointId = '', series = '0'] = id.split('@');
-    const { sold, price } = sheet.read(setPrice, pointId);
-    if (sold === null)
-      return {
-        ...{ priceAfter: price, asOne: price, contribution: price, profit: price, margin: price },
-        unitsToEarnTheSame: price,
-      };
-    const { product, terms } = sold;
-    const subject = product.name;
-    const shares = series.split('+').map((each) => decimal('1').minus(decimal(each).div(100)));
-    const kept = shares.reduce((so, share) => so.mul(share), decimal('1'));
-    const note = `${series.split('+').join(' %, then ')} % off`;
-    const keptFigure = constant('Share that is left', kept, NUMBER, note);
-    const after = multiplied({ name: 'Price after discount', subject }, price, keptFigure);
-    const paid =
-      terms.coupon === null ? after : difference({ name: 'Price after the coupon', subject }, after, terms.coupon.own);
-    const proceeds = netProceedsAt(paid, terms, subject);
-    const cost = unitCostOf(sheet, product.id);
-    const contribution = difference(
-      { name: 'Contribution', subject },
-      proceeds.afterFees,
-      costOfDispatched(cost.changingCost, terms.returns),
-    );
-    const profit = difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit);
-    const atList = kept.eq(1) ? contribution : sheet.read(discountStep, `${pointId}@0`).contribution;
-    return {
-      unitsToEarnTheSame: unitsToEarnTheSame(plannedAt(sheet, sold.point), atList, contribution, subject),
-      priceAfter: after,
-      asOne: shareOf('Discount as one', difference('Taken off', WHOLE_LIST_PRICE, keptFigure), WHOLE_LIST_PRICE),
-      contribution,
-      profit,
-      margin: shareOf({ name: 'Margin', subject }, profit, proceeds.netRevenue),
-    };
-  },
-};
-
-/** What an order costs whatever is in it, and from what value on it is worth taking, or worth sending free. */
-export interface OrderThresholds {
-  readonly perOrder: Figure;
-  readonly contributionShare: Figure;
-  readonly smallestOrder: Figure;
-  readonly advertisingBreakEven: Figure;
-}
-
-/**
- * Smallest order worth taking = what an order costs whatever is in it / contribution share: fees for each order, packing and
- * postage of it, less the postage charged, over what a unit leaves before them in percent of its price before tax. Where an
- * order is sent free the postage charged is zero: the same value is the threshold of free delivery. Break-even advertising =
- * contribution before advertising in percent of the price before tax.
- */
-export const orderThresholds: Calculation<OrderThresholds> = {
-  name: 'orderThresholds',
-  meanings: {
-    perOrder: 'What an order costs whatever is in it, if its delivery is free.',
-    contributionShare: 'What a unit leaves before that, in percent of its price before tax.',
-    smallestOrder: 'The value of goods before tax from which on an order with free delivery leaves something.',
-    advertisingBreakEven: 'The advertising at which a sale leaves nothing, in percent of the price before tax.',
-  },
-  work(sheet, pointId) {
-    const set = sheet.read(setPrice, pointId);
-    const { sold, price } = set;
-    const channel = sold && sheet.row('channel', sold.point.channelId);
-    if (sold === null || channel === undefined || channel === null)
-      return { perOrder: price, contributionShare: price, smallestOrder: price, advertisingBreakEven: price };
-    const { product, terms } = sold;
-    const subject = product.name;
-    const named = (name: string) => ({ name, subject });
-    const output = unit(product.outputUnit);
-    const unitsPerOrder = sheet.input('channel', channel, 'unitsPerOrder', {
-      ...{ name: 'Units per order', subject: channel.name, unit: output.per(ORDER) },
-    });
-    const orderFees = set.taken
-      .filter(({ terms: { id } }) => sheet.row('feeRule', id)?.takenOf === 'order')
-      .map(({ amount }) => amount);
-    const ofOrder = [
-      ...orderFees,
-      ...(set.packing === null ? [] : [set.packing]),
-      ...(set.postagePaid === null ? [] : [set.postagePaid]),
-    ];
-    const perUnit = sum(named('Costs of an order, per unit'), price.unit, ofOrder);
-    const cost = unitCostOf(sheet, product.id);
-    const contribution = difference(
-      named('Contribution'),
-      set.afterFees,
-      costOfDispatched(cost.changingCost, terms.returns),
-    );
-    const before = sum(named('Contribution before the costs of an order'), price.unit, [contribution, perUnit]);
-    const withoutPostage =
-      set.postageCharged === null
-        ? before
-        : difference(named('The same, without postage charged'), before, set.postageCharged);
-    const contributionShare = shareOf(
-      named('Contribution before the costs of an order, of the price'),
-      withoutPostage,
-      set.beforeTax,
-    );
-    const perOrder = multiplied(named('Costs of an order'), perUnit, unitsPerOrder);
-    const advertising = set.taken
-      .filter(({ terms: { purpose } }) => purpose === 'advertising')
-      .map(({ amount }) => amount);
-    const beforeAdvertising = sum(named('Contribution before advertising'), price.unit, [contribution, ...advertising]);
-    return {
-      perOrder,
-      contributionShare,
-      smallestOrder: quotient(named('Smallest order'), perOrder, asNumber(contributionShare)),
-      advertisingBreakEven: shareOf(named('Break-even advertising'), beforeAdvertising, set.beforeTax),
-    };
-  },
-};
-
-const A_HUNDRED = constant('A hundred percent', '100', unit('%'), 'definition');
-
-const asNumber = (percent: Figure): Figure => quotient('As a share of one', percent, A_HUNDRED);
