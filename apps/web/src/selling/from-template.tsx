@@ -60,6 +60,11 @@ export function FromTemplate({ onCreate }: { readonly onCreate: (id: string) => 
               </li>
             ))}
           </ul>
+          <div className="modal-action">
+            <button type="button" className="btn" onClick={() => setOpen(false)}>
+              Cancel
+            </button>
+          </div>
         </Dialog>
       )}
     </>
