@@ -1,32 +1,8 @@
-import { CHANNEL_TEMPLATES, type ChannelTemplate, newId, type Operation } from '@nuvar/book';
+import { CHANNEL_TEMPLATES, type ChannelTemplate, newId } from '@nuvar/book';
 import { useState } from 'react';
-import { model } from '../book/model.js';
-import { createOf } from '../book/operations.js';
 import { useEdit, useMayEdit } from '../book/use-book.js';
 import { Dialog } from '../controls/dialog.js';
-
-/** A name that no channel of the book has yet. */
-function freeName(name: string): string {
-  const isTaken = (wanted: string) => model.rows.rowsWith('channel', 'name', wanted).length > 0;
-  let made = name;
-  for (let count = 2; isTaken(made); count += 1) made = `${name} ${count}`;
-  return made;
-}
-
-/** The rows of a channel that is begun from a template, as one change. */
-function operationsOf({ name, channel, fees, chain = [] }: ChannelTemplate, channelId: string): Operation[] {
-  return [
-    createOf('channel', channelId, { name: freeName(name), ...channel }),
-    ...fees.flatMap(({ sizes = [], ...fee }, position) => {
-      const ruleId = newId();
-      return [
-        createOf('feeRule', ruleId, { channelId, position, ...fee }),
-        ...sizes.map((size, place) => createOf('sizeTier', newId(), { ruleId, position: place, ...size })),
-      ];
-    }),
-    ...chain.map((step, position) => createOf('chainStep', newId(), { channelId, position, ...step })),
-  ];
-}
+import { channelFrom } from './channel-from-template.js';
 
 /** Begins a channel from one of the templates. */
 export function FromTemplate({ onCreate }: { readonly onCreate: (id: string) => void }) {
@@ -36,7 +12,7 @@ export function FromTemplate({ onCreate }: { readonly onCreate: (id: string) => 
   if (!mayEdit) return null;
   const begin = (template: ChannelTemplate) => {
     const id = newId();
-    if (edit(operationsOf(template, id)).length > 0) return;
+    if (edit(channelFrom(template, id)).length > 0) return;
     setOpen(false);
     onCreate(id);
   };
