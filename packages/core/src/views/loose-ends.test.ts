@@ -1,14 +1,15 @@
-import type { Kind } from '@nuvar/book';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { DAY, demoRows, evaluated, rowsOf, workshop } from '../testing/evaluated.js';
+import { DAY, demoRows, evaluated, rowsOf, workshop, type WorkshopFields } from '../testing/evaluated.js';
 import { GAPS } from '../evaluate/index.js';
 import { LOOSE_END_TITLES } from './loose-end-titles.js';
 import { VIEWS } from './views.js';
 
-type Fields = Partial<Record<Kind, Record<string, unknown>>>;
+type Fields = WorkshopFields;
 const codes = (fields: Fields, asOf = DAY) =>
   VIEWS.looseEnds(evaluated(workshop(fields).rows, asOf), 'book').map(({ code }) => code);
+
+const PACKED = { packedLength: '10', packedWidth: '10', packedHeight: '10', packedWeight: '1' };
 
 describe('loose ends', () => {
   it('there are none where every figure is whole and every price carries its cost', () => {
@@ -45,6 +46,32 @@ describe('loose ends', () => {
       { labourStep: { time: '0' }, settings: { normalLabourHoursPerMonth: '40' } },
       'no-hours-in-it',
     ],
+    ['fees that take the whole price', { fees: [{ percent: '60' }, { percent: '40' }] }, 'fees-take-all'],
+    ['a fee without a percentage', { fees: [{}] }, 'no-fee-yet'],
+    ['a size in which nothing fits', { fees: [{ takenOf: 'size' }], product: PACKED }, 'no-size'],
+    ['a weight that nobody has stated', { fees: [{ takenOf: 'weight', amount: '1' }] }, 'no-packed-measure'],
+    [
+      'orders of which a part goes nowhere',
+      {
+        product: PACKED,
+        more(book, { channel }) {
+          const tableId = book.add('carrierTable', { name: 'Post' });
+          book.add('carrierRate', { tableId, upToKilograms: '5', amount: '4' });
+          book.add('postageShare', { channelId: channel, tableId, percent: '80' });
+        },
+      },
+      'postage-not-whole',
+    ],
+    [
+      'planned units of no channel, where there are two',
+      {
+        more(book, { product }) {
+          const channelId = book.add('channel', { name: 'Market' });
+          book.add('pricePoint', { productId: product, channelId, price: '18' });
+        },
+      },
+      'planned-nowhere',
+    ],
     ['a wage that may be counted twice', { runningCost: { name: 'Wages' } }, 'counted-twice'],
   ])('name %s', (_what, fields, expected) => {
     expect(codes(fields)).toContain(expected);
@@ -53,7 +80,7 @@ describe('loose ends', () => {
   it('of every code that asks for something have a title, under which many of them stand as one', () => {
     const asking = Object.values(GAPS).filter(({ stated }) => !stated);
     expect(asking.filter(({ code }) => LOOSE_END_TITLES[code] === undefined)).toEqual([]);
-    const source = ['./loose-ends-view.ts', './overhead-ends.ts']
+    const source = ['./loose-ends-view.ts', './overhead-ends.ts', './channel-ends.ts']
       .map((file) => readFileSync(new URL(file, import.meta.url), 'utf8'))
       .join('');
     const own = [...source.matchAll(/\badd\(\s*'([a-z-]+)'/g)].map(([, code = '']) => code);

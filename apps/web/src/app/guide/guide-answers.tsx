@@ -1,5 +1,5 @@
 import type { StoredRow } from '@nuvar/book';
-import { useRowsOf, useSettings } from '../../book/use-book.js';
+import { useRow, useRowsOf, useSettings } from '../../book/use-book.js';
 import { RowField } from '../../controls/row-field.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
@@ -86,12 +86,15 @@ export function YearlyBills() {
 /** What one costs, what is still missing, and the price. */
 export function Result({ product }: Answering) {
   const card = useView('card', product.id);
-  const point = useRowsOf('pricePoint', 'productId', product.id)[0];
+  const points = useRowsOf('pricePoint', 'productId', product.id);
   const fullCost = card?.lines.find((line) => line.id === 'fullCost')?.perUnit;
   return (
     <div className="grid gap-8 desk:grid-cols-[minmax(0,1fr)_23rem]">
       <div>
-        {point === undefined ? <FirstPrice product={product} /> : <WhatIsLeft product={product} point={point} />}
+        {points.length === 0 && <FirstPrice product={product} />}
+        {points.map((point) => (
+          <WhatIsLeft key={point.id} point={point} isOneOfMany={points.length > 1} />
+        ))}
       </div>
       <div>
         {card && <CostCard productId={product.id} card={card} unit={unitWords(product.outputUnit)} />}
@@ -106,11 +109,18 @@ export function Result({ product }: Answering) {
   );
 }
 
-function WhatIsLeft({ product, point }: Answering & { readonly point: StoredRow<'pricePoint'> }) {
+interface WhatIsLeftProps {
+  readonly point: StoredRow<'pricePoint'>;
+  readonly isOneOfMany: boolean;
+}
+
+function WhatIsLeft({ point, isOneOfMany }: WhatIsLeftProps) {
   const view = useView('price', point.id);
+  const channel = useRow('channel', point.channelId)?.name ?? '';
   const { currency } = useSettings();
   return (
-    <section aria-label="Result">
+    <section className={isOneOfMany ? 'mb-6' : ''} aria-label={isOneOfMany ? `Result in ${channel}` : 'Result'}>
+      {isOneOfMany && <h3 className="text-section">In {channel}</h3>}
       <Fields>
         <RowField
           kind="pricePoint"
@@ -130,7 +140,7 @@ function WhatIsLeft({ product, point }: Answering & { readonly point: StoredRow<
         </p>
       )}
       <p className="mt-2">
-        <ScreenLink to="sell" row={product.id}>
+        <ScreenLink to="sell" row={point.id}>
           Fees, discounts and targets
         </ScreenLink>
       </p>
