@@ -4,17 +4,15 @@ import { cell, goTo, newPersonWithBook, openCopyOfDemo, openDemo, region, type }
 test('a price opens down to the pack price, which is changed right there and taken back', async ({ page }) => {
   await openCopyOfDemo(page);
   await goTo(page, 'Sell');
-  await page.getByRole('link', { name: 'Breakfast bowl', exact: true }).click();
+  await page.getByRole('link', { name: 'Breakfast bowl', exact: true }).first().click();
   await page.getByRole('link', { name: 'Its cost' }).click();
   await goTo(page, 'Sell');
   const legend = page.getByRole('list', { name: 'Parts of a price' });
-  await page.getByRole('link', { name: 'Breakfast bowl', exact: true }).click();
+  await page.getByRole('link', { name: 'Breakfast bowl', exact: true }).first().click();
   // The price shown before is that of another product.
   await expect(region(page, 'Breakfast bowl')).toBeVisible();
   const before = await legend.getByRole('listitem').filter({ hasText: 'Materials' }).getByRole('button').innerText();
-  await page
-    .getByRole('table')
-    .last()
+  await region(page, 'Breakfast bowl')
     .getByRole('row', { name: /contribution is zero/ })
     .getByRole('button')
     .click();
@@ -24,6 +22,9 @@ test('a price opens down to the pack price, which is changed right there and tak
     'Price at which contribution is zero, exact',
     'Price before tax',
     'To be covered',
+    'To be covered by the price',
+    'To be covered',
+    'Variable cost, without what comes back as new',
     'Variable cost',
     'Cost before overhead',
     'Prime cost',

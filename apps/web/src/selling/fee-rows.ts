@@ -172,7 +172,7 @@ export function feeSentence(fee: Fee, locale: string, day: (text: string) => str
       ? [`${money(fee.percent)} ${FEE_BASIS_WORDS[fee.takenOf]}`]
       : []),
     ...(bands === 0 && !isOfSize(fee) && fee.amount !== null
-      ? [`${money(fee.amount)} ${isOfPrice(fee) ? 'a unit' : FEE_BASIS_WORDS[fee.takenOf]}`]
+      ? [`${money(fee.amount)} ${isOfPrice(fee) ? 'a unit' : `for ${FEE_BASIS_WORDS[fee.takenOf]}`}`]
       : []),
   ].join(' and ');
   const limits = [

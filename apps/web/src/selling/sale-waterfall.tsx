@@ -9,7 +9,7 @@ interface Step {
   readonly name: string;
   /** Where the bar stands, from its lower to its upper end. */
   readonly span: readonly [number, number];
-  readonly role: SaleLine['role'];
+  readonly kind: SaleLine['role'];
   readonly isLoss: boolean;
   readonly amount: string;
 }
@@ -26,12 +26,12 @@ export function stepsOf(lines: readonly SaleLine[], scale: SaleColumn): Step[] {
       const next = line.role === 'plus' ? left + amount : left - amount;
       const span = [Math.min(left, next), Math.max(left, next)] as const;
       left = next;
-      return [{ name: lineWords(line), span, role: line.role, isLoss: next < 0, amount: text }];
+      return [{ name: lineWords(line), span, kind: line.role, isLoss: next < 0, amount: text }];
     }
     left = amount;
     return [
       {
-        ...{ name: lineWords(line), role: line.role, isLoss: amount < 0, amount: text },
+        ...{ name: lineWords(line), kind: line.role, isLoss: amount < 0, amount: text },
         span: [Math.min(0, amount), Math.max(0, amount)] as const,
       },
     ];
@@ -68,8 +68,8 @@ export function SaleWaterfall({ lines, scale }: { readonly lines: readonly SaleL
   );
 }
 
-const fillOf = ({ role, isLoss }: Step): string =>
-  role === 'total' || role === 'start'
+const fillOf = ({ kind, isLoss }: Step): string =>
+  kind === 'total' || kind === 'start'
     ? isLoss
       ? 'var(--color-error)'
       : 'var(--color-primary)'

@@ -73,10 +73,10 @@ describe('a fee', () => {
       { name: 'Payment', takenOf: '% of price and postage paid', percent: '3', amount: '0.25' },
       '3 % of price and postage paid and 0.25 a unit',
     ],
-    [{ name: 'Listing', takenOf: 'each listing', amount: '0.20', spreadOver: '4' }, '0.20 each listing'],
+    [{ name: 'Listing', takenOf: 'each listing', amount: '0.20', spreadOver: '4' }, '0.20 for each listing'],
     [
       { name: 'Licence', takenOf: 'each kg of packaging', amount: '0.62', purpose: 'packaging recovery' },
-      '0.62 each kg of packaging',
+      '0.62 for each kg of packaging',
     ],
     [{ name: 'Open' }, 'not stated yet'],
   ])('typed as %o is said as "%s"', (texts, sentence) => {
