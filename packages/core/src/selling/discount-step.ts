@@ -3,10 +3,9 @@ import { decimal } from '../number/index.js';
 import { plannedAt } from '../production/index.js';
 import { NUMBER } from '../quantity/index.js';
 import type { Calculation } from '../sheet/index.js';
-import { costOfDispatched } from './returns.js';
-import { netProceedsAt } from './sale.js';
+import { contributionOf, netProceedsAt } from './sale.js';
 import { unitsToEarnTheSame } from './sales-per-month.js';
-import { setPrice } from './set-price.js';
+import { afterCoupon, setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
 
 /** What a discount, or several one after the other, does to a sale. */
@@ -51,15 +50,9 @@ export const discountStep: Calculation<DiscountStep> = {
     const note = `${series.split('+').join(' %, then ')} % off`;
     const keptFigure = constant('Share that is left', kept, NUMBER, note);
     const after = multiplied({ name: 'Price after discount', subject }, price, keptFigure);
-    const paid =
-      terms.coupon === null ? after : difference({ name: 'Price after the coupon', subject }, after, terms.coupon.own);
-    const proceeds = netProceedsAt(paid, terms, subject);
+    const proceeds = netProceedsAt(afterCoupon(after, terms, subject), terms, subject);
     const cost = unitCostOf(sheet, product.id);
-    const contribution = difference(
-      { name: 'Contribution', subject },
-      proceeds.afterFees,
-      costOfDispatched(cost.changingCost, terms.returns),
-    );
+    const contribution = contributionOf(proceeds, cost, terms, subject);
     const profit = difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit);
     const atList = kept.eq(1) ? contribution : sheet.read(discountStep, `${pointId}@0`).contribution;
     return {

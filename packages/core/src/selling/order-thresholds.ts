@@ -1,7 +1,7 @@
 import { constant, difference, type Figure, multiplied, quotient, shareOf, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, ORDER } from '../sheet/index.js';
-import { costOfDispatched } from './returns.js';
+import { contributionOf } from './sale.js';
 import { setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
 
@@ -50,11 +50,7 @@ export const orderThresholds: Calculation<OrderThresholds> = {
     ];
     const perUnit = sum(named('Costs of an order, per unit'), price.unit, ofOrder);
     const cost = unitCostOf(sheet, product.id);
-    const contribution = difference(
-      named('Contribution'),
-      set.afterFees,
-      costOfDispatched(cost.changingCost, terms.returns),
-    );
+    const contribution = contributionOf(set, cost, terms, subject);
     const before = sum(named('Contribution before the costs of an order'), price.unit, [contribution, perUnit]);
     const withoutPostage =
       set.postageCharged === null

@@ -1,12 +1,10 @@
 import type { RowOf } from '@nuvar/book';
-import { productCost } from '../production/index.js';
 import { constant, difference, type Figure, multiplied, percentOf, shareOf } from '../figure/index.js';
 import { compared, decimal } from '../number/index.js';
-import { plannedAt } from '../production/index.js';
+import { plannedAt, productCost } from '../production/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, money, ORDER, type Sheet } from '../sheet/index.js';
-import { costOfDispatched } from './returns.js';
-import { type NetProceeds, netProceedsAt } from './sale.js';
+import { contributionOf, type NetProceeds, netProceedsAt } from './sale.js';
 import { saleTerms, type SaleTerms } from './sale-terms.js';
 import { priceAfter, setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
@@ -144,8 +142,7 @@ export const saleLines: Calculation<SaleLines> = {
     const maybe = (figure: Figure | null) => figure && of(figure);
     const cost = unitCostOf(sheet, product.id);
     const elements = sheet.read(productCost, product.id);
-    const dispatched = costOfDispatched(cost.changingCost, terms.returns);
-    const contribution = difference({ name: 'Contribution', subject }, proceeds.afterFees, dispatched);
+    const contribution = contributionOf(proceeds, cost, terms, subject);
     const profit = difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit);
     const discounted =
       terms.keptAfterDiscount === null

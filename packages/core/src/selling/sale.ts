@@ -85,7 +85,7 @@ function refundsOf(
   return percentOf(called, returns.rate, refunded);
 }
 
-export function packedOf(packing: readonly Figure[], subject: string): Figure | null {
+function packedOf(packing: readonly Figure[], subject: string): Figure | null {
   const [only] = packing;
   if (only === undefined) return null;
   return packing.length === 1 ? only : sum({ name: 'Packing', subject }, only.unit, packing);

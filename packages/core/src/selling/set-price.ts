@@ -64,7 +64,12 @@ export function priceAfter(listed: Figure, { keptAfterDiscount, coupon }: SaleTe
     keptAfterDiscount === null
       ? listed
       : percentOf({ name: 'Price after discount', subject }, keptAfterDiscount, listed);
-  return coupon === null ? reduced : difference({ name: 'Price after the coupon', subject }, reduced, coupon.own);
+  return afterCoupon(reduced, { coupon }, subject);
+}
+
+/** A price less the seller's part of a coupon. */
+export function afterCoupon(price: Figure, { coupon }: Pick<SaleTerms, 'coupon'>, subject: string): Figure {
+  return coupon === null ? price : difference({ name: 'Price after the coupon', subject }, price, coupon.own);
 }
 
 /** The price that holds on the day of the evaluation: the newest dated one that has begun, else the set price. */
