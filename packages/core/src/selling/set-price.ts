@@ -11,7 +11,7 @@ export interface SetPrice extends NetProceeds {
   readonly price: Figure;
   /** After the standing discount and the seller's part of a coupon. */
   readonly discounted: Figure;
-  /** What the seller would get without the discount. */
+  /** What the seller would get without the discount, the coupon taken off. */
   readonly undiscounted: NetProceeds;
   /** What it is the price of, and on what terms; null where the price, its product or its channel is gone. */
   readonly sold: {
@@ -50,10 +50,12 @@ export const setPrice: Calculation<SetPrice> = {
     const subject = product.name;
     const terms = saleTerms(sheet, product, channel, point);
     const price = priceOf(sheet, point, product);
-    const undiscounted = netProceedsAt(price, terms, subject);
+    const withoutDiscount = afterCoupon(price, terms, subject);
+    const undiscounted = netProceedsAt(withoutDiscount, terms, subject);
     const sold = { point, product, terms };
+    if (terms.keptAfterDiscount === null)
+      return { price, discounted: withoutDiscount, ...undiscounted, undiscounted, sold };
     const discounted = priceAfter(price, terms, subject);
-    if (discounted === price) return { price, discounted, ...undiscounted, undiscounted, sold };
     return { price, discounted, ...netProceedsAt(discounted, terms, subject), undiscounted, sold };
   },
 };
