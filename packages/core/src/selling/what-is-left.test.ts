@@ -23,6 +23,7 @@ const figures = (fields: WorkshopFields, ...names: string[]): string[] => {
 const CALCULATIONS: Readonly<Record<string, readonly string[]>> = {
   pricePoint: ['contribution', 'profit'],
   priceRatios: ['margin', 'contributionMargin', 'markup'],
+  salesPerMonth: ['undiscountedContribution'],
   priceLimits: ['suggested', 'exactPrice', 'contributionFloor', 'profitFloor'],
 };
 const of = (name: string) => Object.keys(CALCULATIONS).find((each) => CALCULATIONS[each]?.includes(name)) ?? 'setPrice';
@@ -306,6 +307,12 @@ describe('a coupon', () => {
     const pricePoint = { couponAmount: '5', couponFundedPercent: '40' };
     const fee = { takenOf: 'price before tax', percent: '10', beforeCoupon };
     expect(figures({ pricePoint, fees: [fee] }, 'fees', 'contribution')).toEqual([fees, contribution]);
+  });
+
+  // Without the discount the coupon of 5.00 stays: 15.00 less 7.00. With 20 % off 20.00 too: 11.00 less 7.00.
+  it('stays when the discount is thought away', () => {
+    const pricePoint = { discountPercent: '20', couponAmount: '5' };
+    expect(figures({ pricePoint }, 'contribution', 'undiscountedContribution')).toEqual(['4', '8']);
   });
 });
 
