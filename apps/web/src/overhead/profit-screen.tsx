@@ -55,7 +55,7 @@ function Profit({ month }: { readonly month: string }) {
 function Statement({ view }: { readonly view: ProfitView }) {
   const { currency } = useSettings();
   const lines = [
-    ['Revenue before tax', view.revenue, view.revenue],
+    ['Net revenue', view.revenue, view.revenue],
     ['Fees and variable cost', view.variableCost, view.variableCost],
     ['Contribution', view.contribution, view.contribution],
     ['Fixed production cost of the month', view.fixedProduction, null],

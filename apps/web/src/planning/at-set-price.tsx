@@ -22,8 +22,8 @@ export function AtSetPrice({ pointId, against, unit, currency }: AtSetPriceProps
       <LeadFigure figure={view[against].units} digits={0} unit={`${manyUnits(unit)} a month`} isLarge />
       {view[against].units.amount !== null && (
         <p className="text-soft">
-          <Amount figure={view[against].unitsPerOpenDay} digits={1} /> an open day, with sales of{' '}
-          <Amount figure={view[against].revenue} digits={2} /> {currency} before tax; each sale leaves{' '}
+          <Amount figure={view[against].unitsPerOpenDay} digits={1} /> an open day, with a net revenue of{' '}
+          <Amount figure={view[against].revenue} digits={2} /> {currency}; each sale leaves{' '}
           <Amount figure={view.contribution} digits={2} /> {currency}
         </p>
       )}

@@ -59,7 +59,7 @@ export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
       }),
       figure('units', 'Units a month', 'units', 0),
       figure('perDay', 'Units an open day', 'unitsPerOpenDay', 1),
-      figure('revenue', `Sales before tax, ${currency}`, 'revenue', 2),
+      figure('revenue', `Net revenue, ${currency}`, 'revenue', 2),
     ];
   }, [locale, currency, against]);
   const writer = useMemo(

@@ -30,7 +30,7 @@ const TARGET_LABELS = {
 /** What the target of a price is a percentage of, or its unit. */
 const targetUnit = (basis: keyof typeof TARGET_LABELS, currency: string): string =>
   ({
-    margin: '% of revenue',
+    margin: '% of the net revenue',
     'margin of the price': '% of price',
     markup: '% of cost',
     profit: `${currency} a unit`,

@@ -29,6 +29,7 @@ import { planningGap } from './gaps.js';
 export interface CandidateSale {
   readonly price: Figure;
   readonly beforeTax: Figure;
+  readonly netRevenue: Figure;
   readonly contribution: Figure;
 }
 
@@ -51,6 +52,7 @@ export const candidateSale: Calculation<CandidateSale> = {
   meanings: {
     price: 'The price to compare, as the customer sees it.',
     beforeTax: 'The price to compare without sales tax.',
+    netRevenue: 'What each sale brings: price and postage without sales tax, less what is refunded.',
     contribution: 'What each sale at this price leaves for the running costs and for profit (contribution).',
   },
   work(sheet, candidateId) {
@@ -60,7 +62,7 @@ export const candidateSale: Calculation<CandidateSale> = {
     const channel = row && sheet.row('channel', row.channelId);
     if (row === undefined || product === undefined || channel === undefined) {
       const gone = ofMissingRow({ name: 'Price to compare', unit: money(sheet) }, 'a candidate price');
-      return { price: gone, beforeTax: gone, contribution: gone };
+      return { price: gone, beforeTax: gone, netRevenue: gone, contribution: gone };
     }
     const perUnit = money(sheet).per(unit(product.outputUnit));
     const price = sheet.input('candidatePrice', row, 'price', {
@@ -73,13 +75,13 @@ export const candidateSale: Calculation<CandidateSale> = {
     const terms = saleTerms(sheet, product, channel, point);
     const proceeds = netProceedsAt(price, terms, product.name);
     const contribution = contributionOf(proceeds, unitCostOf(sheet, product.id), terms, product.name);
-    return { price, beforeTax: proceeds.beforeTax, contribution };
+    return { price, beforeTax: proceeds.beforeTax, netRevenue: proceeds.netRevenue, contribution };
   },
 };
 
 function atSetPrice(sheet: Sheet, pricePointId: string): CandidateSale {
-  const { discounted, beforeTax } = sheet.read(setPrice, pricePointId);
-  return { price: discounted, beforeTax, contribution: sheet.read(pricePoint, pricePointId).contribution };
+  const { discounted, beforeTax, netRevenue } = sheet.read(setPrice, pricePointId);
+  return { price: discounted, beforeTax, netRevenue, contribution: sheet.read(pricePoint, pricePointId).contribution };
 }
 
 const MEANINGS = {
@@ -87,8 +89,8 @@ const MEANINGS = {
   exactUnits: 'Units a month at which the sales just cover the fixed cost, not rounded.',
   units: 'Whole units to be sold in a month before you make a profit (break-even).',
   unitsPerOpenDay: 'Break-even units spread over the open days of a month.',
-  exactRevenue: 'Revenue before tax at the exact break-even.',
-  revenue: 'Revenue before tax at the whole break-even units.',
+  exactRevenue: 'Net revenue at the exact break-even.',
+  revenue: 'Net revenue at the whole break-even units.',
 };
 
 /** Break-even of a candidate price against the whole fixed cost of the book. */
@@ -123,7 +125,7 @@ export const breakEvenOfShare: Calculation<BreakEven> = {
 
 /**
  * Break-even units = fixed cost / contribution per unit, shown exact and rounded up to whole units (common practice);
- * revenue at both. A contribution of zero or less is a result in words: "never breaks even", or "at any volume" where
+ * net revenue at both. A contribution of zero or less is a result in words: "never breaks even", or "at any volume" where
  * there is no fixed cost either. Source: cost-volume-profit analysis, Horngren, Datar & Rajan, Cost Accounting.
  */
 function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakEven {
@@ -142,8 +144,8 @@ function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakE
     exactUnits,
     units,
     unitsPerOpenDay: quotient('Break-even units per open day', exactUnits, sheet.read(openDays, WHOLE_BOOK).perMonth),
-    exactRevenue: multiplied('Revenue at break-even, exact', exactUnits, sale.beforeTax),
-    revenue: multiplied('Revenue at break-even', units, sale.beforeTax),
+    exactRevenue: multiplied('Revenue at break-even, exact', exactUnits, sale.netRevenue),
+    revenue: multiplied('Revenue at break-even', units, sale.netRevenue),
   };
 }
 

@@ -33,7 +33,7 @@ export const plannedProducts = (sheet: Sheet) =>
 export const periodProfit: Calculation<PeriodProfit> = {
   name: 'periodProfit',
   meanings: {
-    revenue: 'What the planned sales of the month bring before tax.',
+    revenue: 'What the planned sales of the month bring: net revenue, with postage charged and less expected refunds.',
     variableCost: 'Fees and all that changes with each unit sold.',
     contribution: 'What is left of that for fixed costs and profit.',
     fixedProduction: 'The production costs of a month that come whatever is made.',

@@ -26,7 +26,7 @@ export interface ProductMonth {
 
 /**
  * A product in one planned month; the id is "product@first day of the month". Sold = its planned volumes of that month; made as
- * entered for the product, else as sold. Revenue and contribution at the price of each channel. Fixed production cost in a
+ * entered for the product, else as sold. Net revenue and contribution at the price of each channel. Fixed production cost in a
  * unit = its fixed production overhead + what is committed in it. Gap: a channel without a price.
  */
 export const productMonth: Calculation<ProductMonth> = {
@@ -35,7 +35,7 @@ export const productMonth: Calculation<ProductMonth> = {
     sold: 'Units planned to be sold in the month.',
     made: 'Units planned to be made in the month.',
     stockChange: 'Units that go into stock, or below zero out of it.',
-    revenue: 'What the planned sales bring before tax.',
+    revenue: 'What the planned sales bring: net revenue, with postage charged and less expected refunds.',
     contribution: 'What the planned sales leave after what changes with each unit.',
     fixedInUnit: 'The fixed production cost that one unit carries under absorption costing.',
     absorbedByMade: 'The fixed production cost that the units made absorb.',
@@ -74,7 +74,7 @@ export const productMonth: Calculation<ProductMonth> = {
       revenue: sum(
         named('Revenue'),
         money(sheet).per(MONTH),
-        each((point) => sheet.read(setPrice, point.id).beforeTax),
+        each((point) => sheet.read(setPrice, point.id).netRevenue),
       ),
       contribution: sum(
         named('Contribution'),

@@ -11,7 +11,7 @@ export { PURCHASING_GAPS } from './gaps.js';
 export { conversionConflicts } from './conversion-conflicts.js';
 export { converted, convertedFor, ownConversions, type ConvertedItem } from './converted.js';
 export * from './price-list/index.js';
-export { costWithTax, inputTax } from './input-tax.js';
+export { costWithTax, inputTax, registrationInForce } from './input-tax.js';
 export { listedPrice, listedPriceAt } from './listed-price.js';
 export { materialMeasures } from './material-measures.js';
 export { materialPrice, replacementCost, type MaterialPrice } from './material-price.js';

@@ -12,6 +12,19 @@ export interface InputTax {
   readonly unrecovered: Figure;
 }
 
+/** The newest registration for sales tax that has begun on the day of the evaluation; null where there is none. */
+export const registrationInForce: Calculation<RowOf<'taxRegistration'> | null> = {
+  name: 'registrationInForce',
+  meanings: {},
+  work(sheet) {
+    const begun = sheet.all('taxRegistration').filter(({ validFrom }) => validFrom <= sheet.asOf);
+    return begun.reduce<RowOf<'taxRegistration'> | null>(
+      (so, row) => (so === null || row.validFrom >= so.validFrom ? row : so),
+      null,
+    );
+  },
+};
+
 /**
  * The share of input tax that is not recovered on the day of the evaluation: by the newest registration that has begun, 100 %
  * less what it recovers, or all of it where the business is not registered. Without any registration a book with sales tax
@@ -21,11 +34,7 @@ export const inputTax: Calculation<InputTax> = {
   name: 'inputTax',
   meanings: { unrecovered: 'The share of the tax on purchases that is not recovered, and so is a cost.' },
   work(sheet) {
-    const begun = sheet.all('taxRegistration').filter(({ validFrom }) => validFrom <= sheet.asOf);
-    const newest = begun.reduce<RowOf<'taxRegistration'> | null>(
-      (so, row) => (so === null || row.validFrom >= so.validFrom ? row : so),
-      null,
-    );
+    const newest = sheet.read(registrationInForce, WHOLE_BOOK);
     const name = 'Input tax not recovered';
     if (newest === null) {
       const isRegistered = sheet.settings().salesTaxPercent !== '0';

@@ -7,7 +7,7 @@ import { setPrice } from './set-price.js';
 
 /** A product sold at its set price, with one material at the landed cost of a shipment; null throughout where it has none of it. */
 export interface LandedSale {
-  readonly beforeTax: Figure | null;
+  readonly netRevenue: Figure | null;
   readonly fullCost: Figure | null;
   readonly profit: Figure | null;
   readonly margin: Figure | null;
@@ -18,7 +18,7 @@ export interface LandedSale {
 }
 
 const NONE: LandedSale = {
-  ...{ beforeTax: null, fullCost: null, profit: null, margin: null, markup: null, units: null, profitInAll: null },
+  ...{ netRevenue: null, fullCost: null, profit: null, margin: null, markup: null, units: null, profitInAll: null },
 };
 
 /**
@@ -30,10 +30,10 @@ const NONE: LandedSale = {
 export const landedSale: Calculation<LandedSale> = {
   name: 'landedSale',
   meanings: {
-    beforeTax: 'The price of the product without sales tax.',
+    netRevenue: 'What one unit sold brings: price and postage without sales tax, less what is refunded.',
     fullCost: 'The full cost of the product with the material at its landed cost.',
     profit: 'What each sale leaves with the material at its landed cost.',
-    margin: 'That profit in percent of the price before tax.',
+    margin: 'That profit in percent of the net revenue.',
     markup: 'That profit in percent of the full cost.',
     units: 'For how many units of the product the line is enough.',
     profitInAll: 'What the sale of all of them leaves.',
@@ -41,7 +41,7 @@ export const landedSale: Calculation<LandedSale> = {
   work(sheet, id) {
     const [lineId = '', pointId = ''] = id.split('@');
     const line = sheet.row('shipmentLine', lineId);
-    const { sold, beforeTax } = sheet.read(setPrice, pointId);
+    const { sold, netRevenue } = sheet.read(setPrice, pointId);
     const material = line && sheet.row('material', line.materialId);
     if (line === undefined || material === undefined || sold === null) return NONE;
     const { id: productId, name: subject } = sold.product;
@@ -64,10 +64,10 @@ export const landedSale: Calculation<LandedSale> = {
     );
     const units = inBase && quotient(called('Units'), inBase, item.quantity);
     return {
-      beforeTax,
+      netRevenue,
       fullCost: cost,
       profit,
-      margin: shareOf(called('Margin'), profit, beforeTax),
+      margin: shareOf(called('Margin'), profit, netRevenue),
       markup: shareOf(called('Markup'), profit, cost),
       units,
       profitInAll: units && multiplied(called('Profit in all'), profit, units),

@@ -1,7 +1,7 @@
-import { type FeeBasis, nameKey, type RowOf } from '@nuvar/book';
-import { choice, constant, difference, type Figure, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
+import type { FeeBasis, RowOf } from '@nuvar/book';
+import { constant, difference, type Figure, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { type Calculation, money, MONTH, ORDER, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { type Calculation, money, MONTH, ORDER, type Sheet } from '../sheet/index.js';
 import { packingOf, type SoldProduct } from './dispatch/packing.js';
 import { postageOf } from './dispatch/postage.js';
 import type { BesidePrice } from './fees/fee-amount.js';
@@ -10,6 +10,7 @@ import { type FeeCurve } from './fees/fee-curve.js';
 import { curveOf } from './fees/sale-curve.js';
 import { type SaleAmounts, saleAmounts } from './sale-amounts.js';
 import { returnTermsOf, type ReturnTerms } from './returns.js';
+import { salesTaxOf } from './sales-tax.js';
 
 /** A coupon of the seller: what it takes off the price that the customer sees, and off the price before tax. */
 export interface CouponTerms {
@@ -112,7 +113,7 @@ function termsFor(
   inside?: boolean,
 ): SaleTerms {
   const settings = sheet.settings();
-  const tax = taxOf(sheet, settings, product, point);
+  const tax = salesTaxOf(sheet, product, point);
   const taxInside = inside ?? point?.taxInside ?? settings.pricesIncludeTax;
   const priceWithTax = sum('Price with tax', PERCENT, [THE_WHOLE, tax]);
   const fulfiller = fulfillerOf(sheet, channel);
@@ -223,60 +224,4 @@ function keptAfterDiscount(
   if (point === undefined || point.discountPercent === '0') return null;
   const discount = sheet.input('pricePoint', point, 'discountPercent', { name: 'Discount', subject, unit: PERCENT });
   return difference('Share of the price that is left', THE_WHOLE, discount);
-}
-
-/** True unless the newest registration that has begun says that the business is not registered for sales tax. */
-const isRegistered: Calculation<boolean> = {
-  name: 'isRegistered',
-  meanings: {},
-  work(sheet) {
-    const begun = sheet.all('taxRegistration').filter(({ validFrom }) => validFrom <= sheet.asOf);
-    const newest = begun.reduce<RowOf<'taxRegistration'> | null>(
-      (so, row) => (so === null || row.validFrom >= so.validFrom ? row : so),
-      null,
-    );
-    return newest?.registered ?? true;
-  },
-};
-
-/** The sales tax rates of categories, by the key of their name. */
-const ratesByCategory: Calculation<ReadonlyMap<string, RowOf<'salesTaxRate'>>> = {
-  name: 'ratesByCategory',
-  meanings: {},
-  work: (sheet) => new Map(sheet.all('salesTaxRate').map((row) => [nameKey(row.name.trim()), row])),
-};
-
-function taxOf(
-  sheet: Sheet,
-  settings: RowOf<'settings'>,
-  product: SoldProduct,
-  point: RowOf<'pricePoint'> | undefined,
-): Figure {
-  if (!sheet.read(isRegistered, WHOLE_BOOK))
-    return choice(
-      'Sales tax',
-      constant('No sales tax', '0', PERCENT, 'not registered'),
-      'the business is not registered',
-    );
-  if (point !== undefined && point.taxPercent !== null) {
-    return choice(
-      'Sales tax',
-      sheet.input('pricePoint', point, 'taxPercent', { name: 'Sales tax of this price', unit: PERCENT }),
-      'typed for this price',
-    );
-  }
-  const category = product.category.trim();
-  const rate = category === '' ? undefined : sheet.read(ratesByCategory, WHOLE_BOOK).get(nameKey(category));
-  if (rate !== undefined) {
-    return choice(
-      'Sales tax',
-      sheet.input('salesTaxRate', rate, 'percent', { name: 'Sales tax', subject: rate.name, unit: PERCENT }),
-      `the rate of ${rate.name}`,
-    );
-  }
-  return choice(
-    'Sales tax',
-    sheet.input('settings', settings, 'salesTaxPercent', { name: 'Sales tax of the book', unit: PERCENT }),
-    "the book's rate",
-  );
 }

@@ -268,10 +268,12 @@ it('a coming change of fees shows what each product leaves from its day on', () 
 });
 
 describe('a quote', () => {
-  const quoted = (quote: object, option: object) => {
+  const quoted = (quote: object, option: object, fields: WorkshopFields = {}) => {
     let optionId = '';
     const { rows } = workshop({
+      ...fields,
       more(book, { product }) {
+        book.add('salesTaxRate', { name: 'Books', percent: '9' });
         const quoteId = book.add('quote', { name: 'Job', target: '20', contingencyPercent: '10', ...quote });
         optionId = book.add('quoteOption', { quoteId, productId: product, units: '8', ...option });
       },
@@ -287,6 +289,19 @@ describe('a quote', () => {
     ['profit', '125.6'],
   ])('is priced by %s', (basis, price) => {
     expect(quoted({ basis }, {})('price')).toBe(price);
+  });
+
+  // 132.00 with the book's 20 %, with the 9 % of the product's category, and with none.
+  it.each([
+    ['at the rate of the book', {}, '158.4'],
+    ['at that of its category', { product: { category: 'books' } }, '143.88'],
+    [
+      'without where the business is not registered',
+      { taxRegistration: { validFrom: '2026-01-01', registered: false } },
+      '132',
+    ],
+  ])('adds the tax of a sale, %s', (_, fields, paid) => {
+    expect(quoted({}, {}, { settings: { salesTaxPercent: '20' }, ...fields })('paid')).toBe(paid);
   });
 
   // T. P. Wright (1936): at 80 % the average of eight is 0.8 to the power of three. Labour of 5.00 each: 40 x 48.8 % saved.

@@ -76,10 +76,12 @@ describe('what is left of a sale with all that goes with it', () => {
   });
 
   // Price 40, v 14, postage 5.00, fee 6.00; 8 % come back; handling 5.50; 4.80 of the fee given back; 75 % as new, the rest
-  // worth 2.00: a return costs 29.70, a sale 2.376. Contribution 12.624: 34.3043 % of the net revenue of 36.80.
+  // worth 2.00: a return costs 29.70, a sale 2.376. Contribution 12.624: 34.3043 % of the net revenue of 36.80. A fixed cost of
+  // 2,524.80 takes 200 sales, of 7,360.00; 100 planned sales bring 3,680.00.
   it('counts what comes back', () => {
     const fields = costing(14, {
       product: { packedWeight: '1' },
+      runningCost: { amount: '2524.80' },
       channel: { returnsPercent: '8', returnHandling: '5.50', resaleablePercent: '75', scrapWorth: '2' },
       fees: [{ takenOf: 'unit', amount: '6', givenBackPercent: '80' }],
       pricePoint: { price: '40' },
@@ -91,6 +93,8 @@ describe('what is left of a sale with all that goes with it', () => {
     });
     const [contribution, netRevenue, margin] = figures(fields, 'contribution', 'netRevenue', 'contributionMargin');
     expect([contribution, netRevenue, Number(margin).toFixed(4)]).toEqual(['12.624', '36.8', '34.3043']);
+    const brings = ['breakEvenOfBook/…/units', 'breakEvenOfBook/…/revenue', 'periodProfit/2026-12-01/revenue'];
+    expect(figures(fields, ...brings)).toEqual(['200', '7360', '3680']);
   });
 
   // Net 30, gross 36, contribution before advertising 9: spending 25 % of the price paid leaves exactly nothing.

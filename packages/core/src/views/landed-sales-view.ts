@@ -6,7 +6,7 @@ import { type FigureView, shown } from './figure-view.js';
 
 /** What a product that needs a material of a shipment leaves in a channel, with that material at its landed cost. */
 export interface LandedSaleView extends Readonly<
-  Record<'beforeTax' | 'fullCost' | 'profit' | 'margin' | 'markup' | 'units' | 'profitInAll', FigureView | null>
+  Record<'netRevenue' | 'fullCost' | 'profit' | 'margin' | 'markup' | 'units' | 'profitInAll', FigureView | null>
 > {
   readonly lineId: string;
   readonly materialId: string;
@@ -14,7 +14,7 @@ export interface LandedSaleView extends Readonly<
   readonly product: string;
 }
 
-const MEMBERS = ['beforeTax', 'fullCost', 'profit', 'margin', 'markup', 'units', 'profitInAll'] as const;
+const MEMBERS = ['netRevenue', 'fullCost', 'profit', 'margin', 'markup', 'units', 'profitInAll'] as const;
 
 /** The products of a channel that need what a shipment brings. The id is that of the shipment and the channel, "shipment@channel". */
 export function landedSalesView(evaluation: Evaluation, id: string): LandedSaleView[] {

@@ -1,6 +1,4 @@
 import type { QuoteState } from '@nuvar/book';
-import { unitItems } from '../costing/index.js';
-import { methodOf, methodOfTheBook } from '../overhead/index.js';
 import { quotedActual, quotedOption } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
@@ -64,7 +62,6 @@ export interface QuoteSheetView {
   readonly validUntil: string | null;
   readonly opening: string;
   readonly closing: string;
-  readonly taxPercent: string;
   readonly options: readonly {
     readonly name: string;
     readonly note: string;
@@ -72,10 +69,8 @@ export interface QuoteSheetView {
     readonly unit: string;
     readonly perUnit: string | null;
     readonly price: string | null;
+    readonly taxPercent: string | null;
     readonly paid: string | null;
-    /** What goes into a unit, for those who keep the quote: not for the customer. */
-    readonly items: readonly { readonly label: string; readonly cost: string | null }[];
-    readonly method: string;
   }[];
   readonly missing: readonly string[];
 }
@@ -86,11 +81,11 @@ export function quoteSheetView(evaluation: Evaluation, quoteId: string): QuoteSh
   const quote = sheet.row('quote', quoteId);
   const options = sheet.rowsOf('quoteOption', 'quoteId', quoteId);
   if (quote === undefined || options.length === 0) return null;
-  const { currency, locale, name: book, letterhead, salesTaxPercent } = sheet.settings();
+  const { currency, locale, name: book, letterhead } = sheet.settings();
   const figures = options.map((option) => ({ option, of: evaluation.read(quotedOption, option.id) }));
   const text = (figure: { readonly amount: { toFixed(): string } | null }) => figure.amount?.toFixed() ?? null;
   return {
-    ...{ book, currency, locale, letterhead, asOf: sheet.asOf, taxPercent: salesTaxPercent },
+    ...{ book, currency, locale, letterhead, asOf: sheet.asOf },
     ...{ name: quote.name, customer: quote.customer, state: quote.state },
     ...{ quotedOn: quote.quotedOn, validUntil: quote.validUntil, opening: quote.opening, closing: quote.closing },
     options: figures.map(({ option, of }) => {
@@ -102,12 +97,7 @@ export function quoteSheetView(evaluation: Evaluation, quoteId: string): QuoteSh
           units: option.units,
           unit: product?.outputUnit ?? '',
         },
-        ...{ perUnit: text(of.perUnit), price: text(of.price), paid: text(of.paid) },
-        items: unitItems(sheet, option.productId).map(({ label, quantity, price }) => ({
-          label,
-          cost: quantity.amount === null || price.amount === null ? null : quantity.amount.mul(price.amount).toFixed(),
-        })),
-        method: methodOf(sheet, option.methodId ?? methodOfTheBook(sheet)).name,
+        ...{ perUnit: text(of.perUnit), price: text(of.price), taxPercent: text(of.tax), paid: text(of.paid) },
       };
     }),
     missing: [

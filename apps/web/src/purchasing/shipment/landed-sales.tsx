@@ -36,7 +36,7 @@ export function LandedSales({ shipment }: { readonly shipment: StoredRow<'shipme
               <tr>
                 <th scope="col">Product</th>
                 <th scope="col">with</th>
-                {['Price before tax', 'Full cost', 'Profit'].map((label) => (
+                {['Net revenue', 'Full cost', 'Profit'].map((label) => (
                   <th key={label} scope="col" className="text-right">
                     {label}, {currency}
                   </th>
@@ -59,7 +59,7 @@ export function LandedSales({ shipment }: { readonly shipment: StoredRow<'shipme
                   <td className="text-soft">{materialName(materialId)}</td>
                   {(
                     [
-                      ['beforeTax', 2],
+                      ['netRevenue', 2],
                       ['fullCost', 2],
                       ['profit', 2],
                       ['margin', 1],

@@ -20,6 +20,7 @@ import { PERCENT, unit } from '../../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { sellingGap } from '../gaps.js';
 import { THE_WHOLE } from '../sale-terms.js';
+import { salesTaxOf } from '../sales-tax.js';
 import { unitBehaviour } from '../unit-cost.js';
 import { averageTime } from './learning.js';
 
@@ -37,6 +38,8 @@ export interface QuotedOption {
   readonly suggested: Figure;
   readonly price: Figure;
   readonly perUnit: Figure;
+  /** The sales tax in percent of the price before tax. */
+  readonly tax: Figure;
   readonly paid: Figure;
   readonly profit: Figure;
   readonly margin: Figure;
@@ -46,7 +49,7 @@ export interface QuotedOption {
 /**
  * An option of a quote: cost of the job = units x (full cost of a unit by the method of the option - labour that is learnt); total =
  * cost + contingency; price = the one that reaches the target of the quote, rounded up to the minor unit, or the typed one. Margin
- * m: total / (100 % - m); markup k: total x (100 % + k); profit P: total + P. With learning, labour counts at the average time of
+ * m: total / (100 % - m); markup k: total x (100 % + k); profit P: total + P. Sales tax as for a sale of the product. With learning, labour counts at the average time of
  * so many units; overhead stays as for the first. Gaps: what the cost lacks; no target; a margin of 100 %.
  */
 export const quotedOption: Calculation<QuotedOption> = {
@@ -61,6 +64,7 @@ export const quotedOption: Calculation<QuotedOption> = {
     suggested: 'The lowest price of the job that reaches the target.',
     price: 'The price of the job before tax.',
     perUnit: 'The price of one unit before tax.',
+    tax: 'The sales tax on the job, in percent of its price before tax.',
     paid: 'What the customer pays for the job, with sales tax.',
     profit: 'What the job leaves after all its costs (profit).',
     margin: 'Profit in percent of the price before tax.',
@@ -93,14 +97,11 @@ export const quotedOption: Calculation<QuotedOption> = {
       option.price === null
         ? suggested
         : sheet.input('quoteOption', option, 'price', { ...named('Price of the job'), unit: cost.unit });
-    const tax = sheet.input('settings', sheet.settings(), 'salesTaxPercent', {
-      name: 'Sales tax of the book',
-      unit: PERCENT,
-    });
+    const tax = salesTaxOf(sheet, product, undefined);
     const profit = difference(named('Profit'), price, total);
     return {
       ...{ unitCost: costOfUnit, averageTime: learnt?.average ?? null, labourSaved: learnt?.saved ?? null },
-      ...{ cost, contingency, total, suggested, price, profit },
+      ...{ cost, contingency, total, suggested, price, tax, profit },
       perUnit: quotient(named('Price of a unit'), price, units),
       paid: percentOf(named('Price with tax'), sum('Price with tax', PERCENT, [THE_WHOLE, tax]), price),
       margin: shareOf(named('Margin'), profit, price),
@@ -174,7 +175,7 @@ function gone(sheet: Sheet): QuotedOption {
   const figure = ofMissingRow({ name: 'Option', unit: money(sheet).per(JOB) }, 'an option of a quote');
   return {
     ...{ unitCost: figure, averageTime: null, labourSaved: null, cost: figure, contingency: figure, total: figure },
-    ...{ suggested: figure, price: figure, perUnit: figure, paid: figure, profit: figure, margin: figure },
+    ...{ suggested: figure, price: figure, perUnit: figure, tax: figure, paid: figure, profit: figure, margin: figure },
     contribution: figure,
   };
 }
