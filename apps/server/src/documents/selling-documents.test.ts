@@ -1,4 +1,4 @@
-import { rowsByKind } from '@nuvar/book';
+import { completeRow, rowsByKind } from '@nuvar/book';
 import { quillfernPottery, rowsOfFile } from '@nuvar/book/demo';
 import { evaluate, type PriceListView, VIEWS } from '@nuvar/core';
 import ExcelJS from 'exceljs';
@@ -81,6 +81,19 @@ describe('a quote', () => {
       '26 cm, porcelain',
     ])
       expect(text).toContain(part);
+  });
+
+  it('names the tax where there is one, and no tax where the business is not registered', async () => {
+    expect(await pdfText(await made('quote', quote, 'pdf'))).toContain('With tax');
+    const taxRegistration = [
+      completeRow('taxRegistration', { id: 'none', validFrom: '2026-01-01', registered: false }),
+    ];
+    const unregistered = evaluate({ ...rows, taxRegistration }, '2026-11-26');
+    const text = await pdfText(
+      await makeDocument(unregistered, { document: 'quote', of: quote, format: 'pdf', by: 'Imogen Vale' }),
+    );
+    expect(text).toContain('In all');
+    expect(text).not.toMatch(/tax/i);
   });
 
   it('is a PDF and nothing else, and not there where nothing is of that id', async () => {

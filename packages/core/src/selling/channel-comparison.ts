@@ -1,9 +1,7 @@
 import { constant, difference, type Figure, missing, percentOf, quotient, sum } from '../figure/index.js';
 import { compared, type Decimal, ONE, ZERO } from '../number/index.js';
-import { unit } from '../quantity/index.js';
-import { type Calculation, MONTH, type Sheet } from '../sheet/index.js';
-import type { FeeCurve } from './fees/fee-curve.js';
-import { scaledCurve, sumOfCurves } from './fees/fee-curve.js';
+import { type Calculation, money, MONTH, type Sheet } from '../sheet/index.js';
+import { type FeeCurve, scaledCurve, sumOfCurves } from './fees/fee-curve.js';
 import { sellingGap } from './gaps.js';
 import { pricePoint } from './price-point.js';
 import { setPrice, type SetPrice } from './set-price.js';
@@ -68,14 +66,14 @@ function monthly(sheet: Sheet, set: SetPrice, pointId: string): { fees: Figure; 
     perUnit.length === 0
       ? contribution
       : sum(named('Left before monthly fees'), contribution.unit, [contribution, ...perUnit]);
-  const money = unit(sheet.settings().currency).per(MONTH);
+  const perMonth = money(sheet).per(MONTH);
   const rows = ofMonth.flatMap(({ terms: { id, withTax, name } }) => {
     const rule = sheet.row('feeRule', id);
     if (rule?.amount == null) return [];
-    const stated = sheet.input('feeRule', rule, 'amount', { name, subject: '', unit: money });
+    const stated = sheet.input('feeRule', rule, 'amount', { name, subject: '', unit: perMonth });
     return [withTax === null ? stated : percentOf(name, withTax, stated)];
   });
-  return { fees: sum(named('Fees a month'), money, rows), before };
+  return { fees: sum(named('Fees a month'), perMonth, rows), before };
 }
 
 function unitsAtSwitch(

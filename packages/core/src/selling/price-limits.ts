@@ -114,11 +114,10 @@ export function targetOf(
 ): Target {
   const subject = product.name;
   const perUnit = money(sheet).per(unit(product.outputUnit));
-  const units = { profit: perUnit, 'profit per hour': money(sheet).per(HOUR) } as const;
   const typed = sheet.input('pricePoint', point, 'target', {
     name: `Target ${basis}`,
     subject,
-    unit: basis === 'profit' || basis === 'profit per hour' ? units[basis] : PERCENT,
+    unit: basis === 'profit' ? perUnit : basis === 'profit per hour' ? money(sheet).per(HOUR) : PERCENT,
     whenEmpty: (place) => sellingGap('no-target', place, { subject }),
   });
   const { place } = typed;

@@ -2,17 +2,11 @@ import { minorUnit } from '../money/index.js';
 import { compared, type Decimal, HUNDRED, roundToStep, ZERO } from '../number/index.js';
 import { bookCurrency, type Sheet } from '../sheet/index.js';
 import { feeAt, type FeeCurve } from './fees/fee-curve.js';
-import { pricesThatLeave } from './fees/reached.js';
+import { askedFor, type AskedFrom, askedWithin, type PriceRange, pricesThatLeave } from './fees/reached.js';
 import { listedFrom, type PlainTarget, wantedFor } from './price-for-target.js';
 import { setPrice } from './set-price.js';
 import type { SaleTerms } from './sale-terms.js';
 import { plainCosts, plainTarget } from './without-working.js';
-
-/** List prices that reach a target: from one in whole minor units to another; null for no limit. */
-export interface PriceRange {
-  readonly from: Decimal;
-  readonly upTo: Decimal | null;
-}
 
 /** The best that can be reached where no price reaches a target: a margin in percent, or for an amount by how much it falls short (below zero), and the price at which. */
 export interface BestResult {
@@ -37,31 +31,25 @@ export function targetAnswers(sheet: Sheet, pricePointId: string): TargetAnswers
   const [curve, listed, wanted] = [terms.curve(), listedFrom(terms), wantedFor(target, terms)];
   if (curve === null || listed === null || wanted === null) return null;
   const step = minorUnit(bookCurrency(sheet));
-  const asked = (beforeTax: Decimal) => beforeTax.mul(listed.times).plus(listed.plus);
-  const ranges = pricesThatLeave(curve, wanted).flatMap(({ from, isAbove, upTo }): PriceRange[] => {
-    const first = asked(from);
-    const up = roundToStep(first, step, 'up');
-    const lowest = isAbove && compared(up, first) <= 0 ? up.plus(step) : up;
-    const highest = upTo === null ? null : roundToStep(asked(upTo), step, 'down');
-    return highest !== null && compared(highest, lowest) < 0 ? [] : [{ from: lowest, upTo: highest }];
-  });
-  return { ranges, best: ranges.length > 0 ? null : bestOf(curve, target, terms, { asked, step }) };
-}
-
-interface Listing {
-  readonly asked: (beforeTax: Decimal) => Decimal;
-  readonly step: Decimal;
+  const ranges = pricesThatLeave(curve, wanted).flatMap((range) => askedWithin(range, listed, step) ?? []);
+  return { ranges, best: ranges.length > 0 ? null : bestOf(curve, target, terms, listed, step) };
 }
 
 /**
  * The highest result at the ends of the stretches of the fees: between two ends it rises or falls. Null where it is highest as the
  * price grows without end.
  */
-function bestOf(curve: FeeCurve, target: PlainTarget, terms: SaleTerms, { asked, step }: Listing): BestResult | null {
+function bestOf(
+  curve: FeeCurve,
+  target: PlainTarget,
+  terms: SaleTerms,
+  asked: AskedFrom,
+  step: Decimal,
+): BestResult | null {
   const ends = curve.flatMap(({ upTo }) => (upTo === null ? [] : [upTo]));
   const results = ends.flatMap((end) => {
     const result = resultAt(end, curve, target, terms);
-    return result === null ? [] : [{ price: roundToStep(asked(end), step, 'down'), result }];
+    return result === null ? [] : [{ price: roundToStep(askedFor(end, asked), step, 'down'), result }];
   });
   const best = results.reduce<BestResult | null>(
     (so, each) => (so === null || compared(each.result, so.result) > 0 ? each : so),

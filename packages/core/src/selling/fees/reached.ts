@@ -51,10 +51,10 @@ function rangeOn(stretch: Stretch, after: Decimal | null, { share, toCover }: Wa
   return isEmpty ? null : { ...start, upTo: end, stretch };
 }
 
-/** A price that can be asked, and the range that it lies in. */
-export interface Asked {
-  readonly listed: Decimal;
-  readonly range: Range;
+/** List prices in whole steps, from one to another; null for no limit. */
+export interface PriceRange {
+  readonly from: Decimal;
+  readonly upTo: Decimal | null;
 }
 
 /** How a price before tax becomes the price that is asked: times so much, and so much on top. */
@@ -63,14 +63,29 @@ export interface AskedFrom {
   readonly plus: Decimal;
 }
 
+/** A price before tax as the price that is asked. */
+export const askedFor = (beforeTax: Decimal, { times, plus }: AskedFrom): Decimal => beforeTax.mul(times).plus(plus);
+
+/** The prices in whole steps that can be asked within a range; null where it holds none. */
+export function askedWithin({ from, isAbove, upTo }: Range, asked: AskedFrom, step: Decimal): PriceRange | null {
+  const first = askedFor(from, asked);
+  const up = roundToStep(first, step, 'up');
+  const lowest = isAbove && compared(up, first) <= 0 ? up.plus(step) : up;
+  const highest = upTo === null ? null : roundToStep(askedFor(upTo, asked), step, 'down');
+  return highest !== null && compared(highest, lowest) < 0 ? null : { from: lowest, upTo: highest };
+}
+
+/** A price that can be asked, and the range that it lies in. */
+export interface Asked {
+  readonly listed: Decimal;
+  readonly range: Range;
+}
+
 /** The lowest price in whole steps that leaves what is wanted. A range that holds no whole step is passed over. */
 export function lowestAsked(ranges: readonly Range[], asked: AskedFrom, step: Decimal): Asked | null {
-  const of = (beforeTax: Decimal) => beforeTax.mul(asked.times).plus(asked.plus);
   for (const range of ranges) {
-    const first = of(range.from);
-    const up = roundToStep(first, step, 'up');
-    const listed = range.isAbove && compared(up, first) <= 0 ? up.plus(step) : up;
-    if (range.upTo === null || compared(listed, of(range.upTo)) <= 0) return { listed, range };
+    const within = askedWithin(range, asked, step);
+    if (within !== null) return { listed: within.from, range };
   }
   return null;
 }
