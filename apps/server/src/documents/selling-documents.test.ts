@@ -85,9 +85,8 @@ describe('a quote', () => {
 
   it('names the tax where there is one, and no tax where the business is not registered', async () => {
     expect(await pdfText(await made('quote', quote, 'pdf'))).toContain('With tax');
-    const taxRegistration = [
-      completeRow('taxRegistration', { id: 'none', validFrom: '2026-01-01', registered: false }),
-    ];
+    const registration = completeRow('taxRegistration', { id: 'none', validFrom: '2026-01-01', registered: false });
+    const taxRegistration = [{ ...registration, version: 1 }];
     const unregistered = evaluate({ ...rows, taxRegistration }, '2026-11-26');
     const text = await pdfText(
       await makeDocument(unregistered, { document: 'quote', of: quote, format: 'pdf', by: 'Imogen Vale' }),

@@ -1,4 +1,4 @@
-import { newId, RANGE_SHAPES, type StoredRow } from '@nuvar/book';
+import { RANGE_SHAPES, type StoredRow } from '@nuvar/book';
 import {
   CHANCE_FACTORS,
   type ChanceFactor,
@@ -11,9 +11,7 @@ import {
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { Bar, BarChart, Cell, ReferenceLine, XAxis, YAxis } from 'recharts';
-import { model } from '../book/model.js';
-import { createOf, updateOf } from '../book/operations.js';
-import { useEdit, useMayEdit, useSettings } from '../book/use-book.js';
+import { useMayEdit, useSettings } from '../book/use-book.js';
 import { Field, Fields } from '../controls/fields.js';
 import { SelectInput } from '../controls/select-input.js';
 import { TypedInput } from '../controls/typed-input.js';
@@ -22,6 +20,7 @@ import { acrossAxis, ChartFrame } from '../figures/chart-frame.js';
 import { Empty } from '../figures/empty.js';
 import { decimalSign, typedText, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
+import { useWriteRange } from './input-range.js';
 import { useSimulation } from './use-simulation.js';
 
 const DRAWS = 10_000;
@@ -219,20 +218,11 @@ interface RangeRowProps {
 }
 
 function RangeRow({ pointId, factor, range }: RangeRowProps) {
-  const edit = useEdit();
   const mayEdit = useMayEdit();
   const { locale } = useSettings();
   const words = FACTOR_WORDS[factor];
-  const write = (fields: Readonly<Record<string, string>>): string | null => {
-    const input = factorInput(factor);
-    const known = model.rows.rowsWith('inputRange', 'pricePointId', pointId).find((row) => row.input === input);
-    const usual = { lowPercent: String(range.low), highPercent: String(range.high), shape: range.shape };
-    const operations =
-      known === undefined
-        ? [createOf('inputRange', newId(), { pricePointId: pointId, input, ...usual, ...fields })]
-        : updateOf('inputRange', known, fields);
-    return edit(operations)[0]?.sentence ?? null;
-  };
+  const usual = { lowPercent: String(range.low), highPercent: String(range.high), shape: range.shape };
+  const write = useWriteRange(pointId, factorInput(factor), usual);
   const end = (field: 'lowPercent' | 'highPercent', value: number, label: string) => (
     <TypedInput
       label={`${label}, ${words}`}

@@ -1,16 +1,15 @@
-import { newId, type StoredRow } from '@nuvar/book';
+import type { StoredRow } from '@nuvar/book';
 import { type MovingInput, readNumber } from '@nuvar/core';
 import { Link } from 'react-router';
-import { model } from '../book/model.js';
-import { createOf, updateOf } from '../book/operations.js';
 import { usePlaceHref } from '../book/place.js';
-import { useEdit, useMayEdit, useSettings } from '../book/use-book.js';
+import { useMayEdit, useSettings } from '../book/use-book.js';
 import { TypedInput } from '../controls/typed-input.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { Empty } from '../figures/empty.js';
 import { decimalSign, typedText, unitWords, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
+import { useWriteRange } from './input-range.js';
 
 /** Which inputs move the profit of a price most, each alone, as bars to both sides of today's profit; pressing one leads to it. */
 export function WhatMovesIt({ point }: { readonly point: StoredRow<'pricePoint'> }) {
@@ -127,7 +126,7 @@ interface RangeEndProps {
 
 /** One end of the range of an input, in percent of what it is: typed in place of the usual one, and kept in the book. */
 function RangeEnd({ input: { input, low, high }, pointId, field }: RangeEndProps) {
-  const edit = useEdit();
+  const write = useWriteRange(pointId, input, { lowPercent: low.percent, highPercent: high.percent });
   const mayEdit = useMayEdit();
   const { locale } = useSettings();
   const take = (text: string): string | null => {
@@ -135,17 +134,7 @@ function RangeEnd({ input: { input, low, high }, pointId, field }: RangeEndProps
     if (read === null) return 'Type a number of percent, such as 10.';
     const value =
       field === 'lowPercent' && !read.value.startsWith('-') && read.value !== '0' ? `-${read.value}` : read.value;
-    const known = model.rows.rowsWith('inputRange', 'pricePointId', pointId).find((row) => row.input === input);
-    const written =
-      known === undefined
-        ? [
-            createOf('inputRange', newId(), {
-              ...{ pricePointId: pointId, input, lowPercent: low.percent, highPercent: high.percent },
-              [field]: value,
-            }),
-          ]
-        : updateOf('inputRange', known, { [field]: value });
-    return edit(written)[0]?.sentence ?? null;
+    return write({ [field]: value });
   };
   const percent = field === 'lowPercent' ? low.percent.replace('-', '') : high.percent;
   return (

@@ -5,7 +5,8 @@ import { type Calculation, money, MONTH, ORDER, type Sheet } from '../sheet/inde
 import { packingOf, type SoldProduct } from './dispatch/packing.js';
 import { postageOf } from './dispatch/postage.js';
 import type { BesidePrice } from './fees/fee-amount.js';
-import { type FeeContext, feeTermsOf, type FeeTerms } from './fees/fee-terms.js';
+import type { FeeContext } from './fees/fee-context.js';
+import { feeTermsOf, type FeeTerms } from './fees/fee-terms.js';
 import { type FeeCurve } from './fees/fee-curve.js';
 import { curveOf } from './fees/sale-curve.js';
 import { type SaleAmounts, saleAmounts } from './sale-amounts.js';

@@ -3,8 +3,10 @@ import { constant, difference, type Figure, ofMissingRow, percentOf, sum, wholeO
 import { PERCENT, unit } from '../../quantity/index.js';
 import { type Calculation, money, MONTH, ORDER, type Sheet } from '../../sheet/index.js';
 import { fulfillerOf, THE_WHOLE } from '../sale-terms.js';
+import { salesTaxOf } from '../sales-tax.js';
 import { type FeeBase, feeAmount } from './fee-amount.js';
-import { type FeeContext, feeTermsOf, termsOf } from './fee-terms.js';
+import type { FeeContext } from './fee-context.js';
+import { feeTermsOf, termsOf } from './fee-terms.js';
 
 const PIECE = unit('each');
 
@@ -34,7 +36,7 @@ function contextOf(sheet: Sheet, channel: RowOf<'channel'>, tried: Tried): FeeCo
   };
 }
 
-/** The price that is tried, with and without the tax of the book, as the book writes its prices. Postage is left aside. */
+/** The price that is tried, with and without the sales tax on it, as the book writes its prices. Postage is left aside. */
 function triedPrice(sheet: Sheet, tried: Tried): FeeBase {
   const settings = sheet.settings();
   const perPiece = money(sheet).per(outputOf(tried));
@@ -44,7 +46,7 @@ function triedPrice(sheet: Sheet, tried: Tried): FeeBase {
     perPiece,
     'typed to see the fees',
   );
-  const tax = sheet.input('settings', settings, 'salesTaxPercent', { name: 'Sales tax of the book', unit: PERCENT });
+  const tax = salesTaxOf(sheet, tried.product ?? { category: '' }, undefined);
   const priceWithTax = sum('Price with tax', PERCENT, [THE_WHOLE, tax]);
   const beside = { priceWithTax, postage: null, coupon: null };
   return settings.pricesIncludeTax

@@ -1,24 +1,13 @@
 import { type FeeBandRule, type FeePurpose, PRICE_FEE_BASES, type RowOf, SPREAD_FEE_BASES } from '@nuvar/book';
-import {
-  band as sliceOf,
-  choice,
-  constant,
-  type Figure,
-  type Gap,
-  isWhole,
-  missing,
-  multiplied,
-  percentOf,
-  quotient,
-  sum,
-} from '../../figure/index.js';
-import { compared, decimal } from '../../number/index.js';
-import { PERCENT, unit, type Unit } from '../../quantity/index.js';
+import { constant, type Figure, type Gap, missing, multiplied, quotient } from '../../figure/index.js';
+import { PERCENT, type Unit } from '../../quantity/index.js';
 import { DAY, LISTING, money, MONTH, ORDER, OUTPUT, type Sheet } from '../../sheet/index.js';
-import { isOfCategory, type SoldProduct } from '../dispatch/packing.js';
-import { chargedWeight, fitsWithin, KILOGRAM, parcel, perKilogramOf } from '../dispatch/parcel.js';
+import { isOfCategory } from '../dispatch/packing.js';
 import { sellingGap } from '../gaps.js';
 import { taxedShare } from '../tax-on-fee.js';
+import { bandRows } from './fee-bands.js';
+import type { FeeContext } from './fee-context.js';
+import { ofParcel } from './parcel-fees.js';
 import { plannedInChannel } from './planned-in-channel.js';
 
 /** A band of a fee with its figures; the last has no limit, or the fee is not known beyond it. */
@@ -50,16 +39,6 @@ export interface FeeTerms {
   readonly withTax: Figure | null;
   /** The share of the fee that is given back for a returned unit; null for none. */
   readonly givenBack: Figure | null;
-}
-
-/** Who sells what: of it the amounts of a fee are brought to one unit. */
-export interface FeeContext {
-  readonly channel: RowOf<'channel'>;
-  /** Null where a price is only tried, of no product. */
-  readonly product: SoldProduct | null;
-  readonly output: Unit;
-  readonly unitsPerOrder: () => Figure;
-  readonly monthsInStore: () => Figure;
 }
 
 type Rule = RowOf<'feeRule'>;
@@ -124,9 +103,6 @@ export function termsOf(sheet: Sheet, rule: Rule, context: FeeContext): FeeTerms
   };
 }
 
-/** The bands of a fee, the smallest limit first; the one without a limit last. */
-const bandRows = (sheet: Sheet, rule: Rule) => [...sheet.rowsOf('feeBand', 'ruleId', rule.id)].sort(byLimit);
-
 function bandsOf(sheet: Sheet, rule: Rule, perUnit: Unit): BandTerms[] {
   const subject = rule.name;
   return bandRows(sheet, rule).map((row) => ({
@@ -136,11 +112,6 @@ function bandsOf(sheet: Sheet, rule: Rule, perUnit: Unit): BandTerms[] {
     amount:
       row.amount === null ? null : sheet.input('feeBand', row, 'amount', { name: 'Amount', subject, unit: perUnit }),
   }));
-}
-
-function byLimit(one: RowOf<'feeBand'>, other: RowOf<'feeBand'>): number {
-  if (one.upTo === null || other.upTo === null) return Number(one.upTo === null) - Number(other.upTo === null);
-  return compared(decimal(one.upTo), decimal(other.upTo));
 }
 
 /** A fee without bands of the price: a percentage of it, an amount, or both. Gap: neither yet. */
@@ -207,134 +178,4 @@ function spread(sheet: Sheet, rule: Rule, { channel, output }: FeeContext, state
     whenEmpty: (place) => sellingGap('no-units-to-spread-over', place, { fee: rule.name, base: basis }),
   });
   return quotient(called, stated(each), units);
-}
-
-/** An amount for the weight, the packaging, the size or the volume of one unit. */
-function ofParcel(
-  sheet: Sheet,
-  rule: Rule,
-  context: FeeContext,
-  productId: string,
-  stated: (of: Unit) => Figure,
-): Figure {
-  const called = { name: `${rule.name} per unit`, subject: context.channel.name };
-  const measures = sheet.read(parcel, productId);
-  if (rule.takenOf === 'packaging weight') return multiplied(called, stated(KILOGRAM), measures.packaging);
-  if (rule.takenOf === 'volume and month') return storage(sheet, rule, context, measures.litres, stated);
-  const divisor =
-    rule.volumeDivisor === null
-      ? null
-      : sheet.input('feeRule', rule, 'volumeDivisor', {
-          ...{ name: 'Volume weight', subject: rule.name, unit: perKilogramOf(sheet, productId) },
-        });
-  const weight = chargedWeight(sheet, productId, divisor);
-  if (rule.takenOf === 'size') return bySize(sheet, rule, context, measures.sides, weight);
-  const bands = bandRows(sheet, rule);
-  return bands.length === 0
-    ? multiplied(called, stated(KILOGRAM), weight)
-    : byWeight(sheet, rule, context, bands, weight);
-}
-
-/** Storage: amount per litre and month x litres x months in store, in the months of the year in which it is charged. */
-function storage(sheet: Sheet, rule: Rule, context: FeeContext, litres: Figure, stated: (of: Unit) => Figure): Figure {
-  const { name: subject } = context.channel;
-  const called = { name: `${rule.name} per unit`, subject };
-  const aMonth = multiplied({ name: `${rule.name} a month`, subject }, stated(litreMonth), litres);
-  const inStore = multiplied(called, aMonth, context.monthsInStore());
-  if (rule.fromMonth === null && rule.toMonth === null) return inStore;
-  const [from, to] = [rule.fromMonth ?? 1, rule.toMonth ?? 12];
-  const months = to >= from ? to - from + 1 : 12 - from + 1 + to;
-  const share = constant('Of the year', decimal(String(months)).mul(100).div(12), PERCENT, `${months} of 12 months`);
-  return percentOf(called, share, inStore);
-}
-
-const litreMonth = unit('l').times(MONTH);
-
-/** The first size in which a unit fits. Gap: it fits in none, which is never nothing. */
-function bySize(
-  sheet: Sheet,
-  rule: Rule,
-  { channel, output, product }: FeeContext,
-  sides: readonly Figure[],
-  weight: Figure,
-): Figure {
-  const perUnit = money(sheet).per(output);
-  const called = { name: `${rule.name} per unit`, subject: channel.name };
-  const place = { kind: 'feeRule', id: rule.id, field: 'sizes' } as const;
-  const tiers = sheet.rowsOf('sizeTier', 'ruleId', rule.id);
-  const unknown = [...sides, weight].find((each) => !isWhole(each));
-  if (unknown !== undefined)
-    return missing(
-      { ...called, unit: perUnit },
-      unknown.gaps[0] ?? sellingGap('no-size', place, { fee: rule.name, subject: '' }),
-      [unknown],
-    );
-  const limit = (tier: RowOf<'sizeTier'>, field: 'longest' | 'middle' | 'shortest' | 'upToKilograms', of: Unit) =>
-    tier[field] === null
-      ? null
-      : sheet.input('sizeTier', tier, field, { name: tier.name, subject: rule.name, unit: of });
-  const reached = tiers.find((tier) => {
-    const limits = (['longest', 'middle', 'shortest'] as const).map((field) => limit(tier, field, unit('cm')));
-    const heaviest = limit(tier, 'upToKilograms', weight.unit);
-    const isLight = heaviest?.amount == null || weight.amount === null || compared(weight.amount, heaviest.amount) <= 0;
-    return isLight && fitsWithin(sides, limits) === true;
-  });
-  if (reached === undefined)
-    return missing(
-      { ...called, unit: perUnit },
-      sellingGap('no-size', place, { fee: rule.name, subject: product?.name ?? '' }),
-      [...sides, weight],
-    );
-  const amount = sheet.input('sizeTier', reached, 'amount', {
-    ...{ name: rule.name, subject: reached.name, unit: perUnit },
-    whenEmpty: (at) => sellingGap('no-fee-yet', at, { fee: `${rule.name}, ${reached.name}` }),
-  });
-  return choice(called, amount, `it fits in "${reached.name}"`);
-}
-
-/** By bands of weight: the one that is reached, or each for the kilograms that lie in it. Gap: heavier than the last one. */
-function byWeight(
-  sheet: Sheet,
-  rule: Rule,
-  { channel, output }: FeeContext,
-  bands: readonly RowOf<'feeBand'>[],
-  weight: Figure,
-): Figure {
-  const perUnit = money(sheet).per(output);
-  const called = { name: `${rule.name} per unit`, subject: channel.name };
-  const place = { kind: 'feeRule', id: rule.id, field: 'bands' } as const;
-  const beyond = sellingGap('beyond-last-band', place, { fee: rule.name });
-  if (!isWhole(weight)) return missing({ ...called, unit: perUnit }, weight.gaps[0] ?? beyond, [weight]);
-  const at = bands.findIndex(({ upTo }) => upTo === null || compared(weight.amount, decimal(upTo)) <= 0);
-  const reached = bands[at];
-  if (reached === undefined) return missing({ ...called, unit: perUnit }, beyond, [weight]);
-  const ofBand = (row: RowOf<'feeBand'>, base: Figure): Figure[] => [
-    ...(row.amount === null
-      ? []
-      : [sheet.input('feeBand', row, 'amount', { name: 'Amount', subject: rule.name, unit: perUnit })]),
-    ...(row.perKilogram === null
-      ? []
-      : [
-          multiplied(
-            rule.name,
-            sheet.input('feeBand', row, 'perKilogram', {
-              ...{ name: 'Per kg', subject: rule.name, unit: money(sheet).per(KILOGRAM) },
-            }),
-            base,
-          ),
-        ]),
-  ];
-  if (rule.bandRule === 'whole price') {
-    const limit = reached.upTo === null ? 'the last band' : `the band up to ${reached.upTo} kg`;
-    return choice(called, sum(called, perUnit, ofBand(reached, weight)), limit);
-  }
-  const kilograms = (row: RowOf<'feeBand'> | undefined) =>
-    row === undefined
-      ? constant('From the first kilogram', '0', weight.unit, 'definition')
-      : sheet.input('feeBand', row, 'upTo', { name: 'Up to', subject: rule.name, unit: weight.unit });
-  const slices = bands.slice(0, at + 1).flatMap((row, index) => {
-    const to = row.upTo === null ? null : kilograms(row);
-    return ofBand(row, sliceOf('Slice of the weight', weight, kilograms(bands[index - 1]), to));
-  });
-  return sum(called, perUnit, slices);
 }
