@@ -1,8 +1,8 @@
 import type { RowOf } from '@nuvar/book';
 import { difference, type Figure, missing, multiplied, quotient } from '../figure/index.js';
 import { convertedFor } from '../purchasing/index.js';
-import { unitWord } from '../quantity/index.js';
-import type { Sheet } from '../sheet/index.js';
+import { unit, unitWord } from '../quantity/index.js';
+import { BATCH, type Sheet } from '../sheet/index.js';
 import { batch, type Batch } from './batch.js';
 import { ofComponent } from './bill-lines.js';
 import { productionGap } from './gaps.js';
@@ -72,7 +72,7 @@ function inProductUnits(sheet: Sheet, process: Process, output: Output, units: B
     ...{ output: output.name, unit: unitWord(output.unit), product: units.productName },
     otherUnit: unitWord(units.outputUnit),
   };
-  const leaf = { name: 'Quantity', subject: output.name, unit: quantity.unit };
+  const leaf = { name: 'Quantity', subject: output.name, unit: unit(units.outputUnit).per(BATCH) };
   return missing(leaf, productionGap('joint-unit-of-product', place, values), [quantity]);
 }
 

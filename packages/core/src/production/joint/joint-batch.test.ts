@@ -182,6 +182,18 @@ describe('a product that comes out of a joint batch', () => {
     expect(hours(ids.flour) * 75 + hours(ids.bran) * 20).toBeCloseTo(1.5, 10);
   });
 
+  it.each([null, 'batch'])('that is counted in another unit than its output has a gap, costed by %s', (costedBy) => {
+    let flour = '';
+    const rows = rowsOf((book) => {
+      book.add('settings', { name: 'Mill' });
+      const productId = costedBy === null ? null : book.add('product', { name: 'Grain, milled' });
+      flour = book.add('product', { name: 'Flour', outputUnit: 'each' });
+      const processId = book.add('jointProcess', { name: 'Milling', productId, jointCost: '70', method: 'quantity' });
+      book.add('jointOutput', { processId, productId: flour, name: 'Flour', quantity: '75', unit: 'kg' });
+    });
+    expect(amount(evaluated(rows), `product/${flour}/variableCost`)).toBe('joint-unit-of-product');
+  });
+
   it('that would go into its own batch has a gap, and nothing hangs', () => {
     const ids: Record<string, string> = {};
     const rows = rowsOf((book) => {
