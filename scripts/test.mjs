@@ -1,5 +1,6 @@
 // `npm test`: lint, types, unit and server tests, and the real interface in a real browser, on a throw-away database.
 import { ensureChromium } from './setup/chromium.mjs';
+import { ensureReferenceSolvers } from './setup/reference-solvers.mjs';
 import { startCluster } from './setup/cluster.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { build } from './setup/build.mjs';
@@ -11,6 +12,7 @@ const STEPS = ['lint', 'types', 'unit', 'browser'];
 await main(async () => {
   ensurePackages();
   ensureChromium();
+  ensureReferenceSolvers();
   const cluster = await startCluster(`test-${process.pid}`);
   try {
     build();

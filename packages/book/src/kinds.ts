@@ -19,7 +19,20 @@ import {
   ServiceUse,
   TimeTerm,
 } from './overhead/index.js';
-import { CandidatePrice, PlannedMonth, PlannedVolume, Season } from './planning/index.js';
+import {
+  CandidatePrice,
+  Decision,
+  DecisionCost,
+  MixPlan,
+  MixProduct,
+  MixResource,
+  MixTotal,
+  MixTotalProduct,
+  MixUse,
+  PlannedMonth,
+  PlannedVolume,
+  Season,
+} from './planning/index.js';
 import {
   BillLine,
   Equipment,
@@ -223,6 +236,26 @@ export const KINDS = {
   }),
   inputRange: described(InputRange, { label: 'range of an input', toldBy: ['input'] }),
   candidatePrice: described(CandidatePrice, { label: 'price to compare', toldBy: ['productId'] }),
+  mixPlan: described(MixPlan, { label: 'mix plan', uniqueName: true }),
+  mixProduct: described(MixProduct, {
+    label: 'product of a mix plan',
+    toldBy: ['productId', 'name'],
+    copiedWith: ['planId'],
+  }),
+  mixResource: described(MixResource, {
+    label: 'resource of a mix plan',
+    toldBy: ['gradeId', 'equipmentId', 'runId', 'materialId', 'componentId', 'name'],
+    copiedWith: ['planId'],
+  }),
+  mixUse: described(MixUse, { label: 'use of a resource', toldBy: ['mixProductId'], copiedWith: ['mixProductId'] }),
+  mixTotal: described(MixTotal, { label: 'total of a mix plan', copiedWith: ['planId'] }),
+  mixTotalProduct: described(MixTotalProduct, {
+    label: 'product in a total',
+    toldBy: ['mixProductId'],
+    copiedWith: ['totalId'],
+  }),
+  decision: described(Decision, { label: 'decision', uniqueName: true }),
+  decisionCost: described(DecisionCost, { label: 'fixed cost of a decision', copiedWith: ['decisionId'] }),
   stockMovement: described(StockMovement, { label: 'stock movement', toldBy: ['materialId'], ledgerBut: 'lineId' }),
   stockPosition: described(StockPosition, { label: 'stock position', toldBy: ['materialId'], isDerived: true }),
 } as const;

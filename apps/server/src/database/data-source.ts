@@ -19,6 +19,7 @@ import { OrderQuantities1765500000000 } from './migrations/1765500000000-order-q
 import { OverheadInFull1765600000000 } from './migrations/1765600000000-overhead-in-full.js';
 import { FeeRules1765700000000 } from './migrations/1765700000000-fee-rules.js';
 import { Selling1765800000000 } from './migrations/1765800000000-selling.js';
+import { MixPlansAndDecisions1765900000000 } from './migrations/1765900000000-mix-plans-and-decisions.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -41,6 +42,7 @@ const MIGRATIONS = [
   OverheadInFull1765600000000,
   FeeRules1765700000000,
   Selling1765800000000,
+  MixPlansAndDecisions1765900000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

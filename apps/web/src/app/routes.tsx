@@ -32,6 +32,8 @@ const COMPONENTS: Readonly<Record<ScreenId, () => Promise<ComponentType>>> = {
   postage: async () => (await import('../selling/postage-screen.js')).PostageScreen,
   quotes: async () => (await import('../selling/quotes-screen.js')).QuotesScreen,
   plan: async () => (await import('../planning/plan-screen.js')).PlanScreen,
+  mix: async () => (await import('../planning/mix/mix-screen.js')).MixScreen,
+  decisions: async () => (await import('../planning/decisions-screen.js')).DecisionsScreen,
   looseEnds: async () => (await import('./loose-ends-screen.js')).LooseEndsScreen,
   history: async () => (await import('./history-screen.js')).HistoryScreen,
   settings: async () => (await import('./settings-screen.js')).SettingsScreen,

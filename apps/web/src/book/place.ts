@@ -19,12 +19,17 @@ export function useAddress(): (screen: ScreenId, row?: string) => string {
   return useCallback((screen, row) => `${book}${screenPath(screen, row)}`, [book]);
 }
 
-const HAVE_PARTS = new Set(['frozenCard', 'supplierPrice', 'feeRule', 'pricePoint']);
+const HAVE_PARTS = new Set([
+  ...['frozenCard', 'supplierPrice', 'feeRule', 'pricePoint'],
+  ...['mixProduct', 'mixResource', 'mixTotal'],
+]);
+/** Rows that point to a product, and yet stand by themselves. */
+const STAND_ALONE = new Set<Kind>(['pricePoint', 'decision']);
 
 /** What a row belongs to: of the references that go with it the one that is filled, of a bill line always the product. */
 function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMaterial'> {
   const row: object | undefined = model.rows.row(kind, id);
-  if (kind === 'pricePoint') return { owner: id, isOfMaterial: false };
+  if (STAND_ALONE.has(kind)) return { owner: id, isOfMaterial: false };
   if (kind === 'stockMovement' && row !== undefined)
     return { owner: String(fieldValue(row, 'materialId')), isOfMaterial: true };
   const belongsTo = fieldsOf(kind).find(

@@ -54,6 +54,9 @@ const ORDERING = new Set(['reorderLevel', 'yearlyNeed']);
 const ABOUT_SHIPMENT = new Set(['name', 'origin', 'destination', 'customsProfileId', 'customsRate', 'ruleSet', 'note']);
 const RETURNS = new Set(['returnsPercent', 'refundsPostage', 'returnHandling', 'resaleablePercent', 'scrapWorth']);
 const DISPATCH = new Set(['postageCharged', 'fulfilledById', 'monthsInStore', 'postageShares']);
+const MIX_SIDES: Readonly<Record<string, string>> = {
+  ...{ products: 'limits', secondsAtMost: 'limits', gapPercent: 'limits', resources: 'uses' },
+};
 const sideOfChannel = (field: string) => (RETURNS.has(field) ? 'returns' : DISPATCH.has(field) ? 'dispatch' : '');
 const sideOf = ({ field }: PlaceOfRow, conversions: string) =>
   field === 'conversions' ? conversions : ABOUT.has(field) ? 'about' : '';
@@ -260,6 +263,25 @@ export const SCREENS = {
     area: 'Plan',
     letter: 'P',
     edits: { candidatePrice: {} },
+  },
+  mix: {
+    path: 'plan/mix/:rowId?',
+    name: 'Plan: product mix',
+    edits: {
+      mixPlan: { side: ({ field }) => MIX_SIDES[field] ?? '' },
+      mixProduct: { side: ({ field }) => (field === 'quantity' ? '' : 'limits') },
+      mixResource: { side: () => 'uses' },
+      mixUse: { side: () => 'uses' },
+      mixTotal: { side: () => 'limits' },
+      mixTotalProduct: { side: () => 'limits' },
+    },
+    finds: [{ kind: 'mixPlan', what: 'mix plan', field: 'name' }],
+  },
+  decisions: {
+    path: 'plan/decisions/:rowId?',
+    name: 'Plan: make, buy or drop',
+    edits: { decision: {}, decisionCost: {} },
+    finds: [{ kind: 'decision', what: 'decision', field: 'name' }],
   },
   looseEnds: { path: 'loose-ends', name: 'Loose ends', hasHeading: true, letter: 'L' },
   history: { path: 'history', name: 'History', hasHeading: true, letter: 'H' },

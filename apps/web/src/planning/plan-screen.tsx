@@ -3,6 +3,7 @@ import { useSettings } from '../book/use-book.js';
 import { figureColumn } from '../controls/grid-model.js';
 import { PricedSales, type PricedSale } from '../selling/priced-sales.js';
 import { BreakEvenDetail } from './break-even-detail.js';
+import { PlanPage } from './plan-page.js';
 
 /** Plan: how many units have to be sold before the first is earned. */
 export function PlanScreen() {
@@ -21,13 +22,15 @@ export function PlanScreen() {
     [currency],
   );
   return (
-    <PricedSales
-      screen="plan"
-      title="Break-even"
-      columns={columns}
-      narrow="27rem"
-      empty="Nothing to plan yet. Add a product under Make first."
-      detail={(sale) => <BreakEvenDetail key={sale.id} sale={sale} />}
-    />
+    <PlanPage>
+      <PricedSales
+        screen="plan"
+        title="Break-even"
+        columns={columns}
+        narrow="27rem"
+        empty="Nothing to plan yet. Add a product under Make first."
+        detail={(sale) => <BreakEvenDetail key={sale.id} sale={sale} />}
+      />
+    </PlanPage>
   );
 }

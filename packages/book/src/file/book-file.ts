@@ -14,7 +14,7 @@ import { withPoolsAndVolumes } from './pools-and-volumes.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 8;
+export const BOOK_FILE_VERSION = 9;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -39,6 +39,8 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   6: (file) => ({ ...file, version: 7, rows: withPoolsAndVolumes(file.rows) }),
   // Format 8 takes the fees of a channel apart.
   7: (file) => ({ ...file, version: 8, rows: withFeeRules(file.rows) }),
+  // Format 9 knows mix plans and decisions: a book of before has none.
+  8: (file) => ({ ...file, version: 9 }),
 };
 
 /** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */

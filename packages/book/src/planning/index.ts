@@ -1,4 +1,28 @@
 export { CandidatePrice } from './candidate-price.js';
+export {
+  Decision,
+  DECISION_TYPES,
+  DecisionCost,
+  FIXED_COST_FATES,
+  type DecisionType,
+  type FixedCostFate,
+} from './decision.js';
+export {
+  MIX_COUNTS,
+  MIX_GOALS,
+  MIX_SET_UPS,
+  MIX_TOTAL_RULES,
+  MixPlan,
+  MixProduct,
+  MixResource,
+  MixTotal,
+  MixTotalProduct,
+  MixUse,
+  type MixCount,
+  type MixGoal,
+  type MixSetUp,
+  type MixTotalRule,
+} from './mix-plan.js';
 export { PlannedMonth } from './planned-month.js';
 export { PlannedVolume } from './planned-volume.js';
 export { MONTH_FIELDS, Season, type MonthField } from './season.js';

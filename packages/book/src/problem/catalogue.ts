@@ -57,6 +57,13 @@ export const PROBLEMS = {
   'entered-twice': [422, 'There is a {kind} for this already. Change that one.'],
   'least-above-most': [422, '"At most" cannot be less than "at least".'],
   'fulfilled-in-a-circle': [422, 'A channel cannot be fulfilled by itself, nor by one that it fulfils.'],
+  'resource-needs-one-source': [
+    422,
+    'A resource is a labour grade, a piece of equipment, a shared load, a material, a component, or has a name of its own: one of them.',
+  ],
+  'mix-product-needs-a-name': [422, 'Choose a product of the book, or type a name: one of them.'],
+  'of-another-mix-plan': [422, 'This product is in another mix plan.'],
+  'one-scarce-resource': [422, 'Choose either a labour grade or a piece of equipment as scarce, not both.'],
   'rate-entered-twice': [422, 'There is a rate for this zone and weight already. Change that one.'],
   'packing-of-two': [422, 'A packing line is of a material or of work, not of both.'],
   'ends-before-it-begins': [422, 'The last day cannot be before the first.'],

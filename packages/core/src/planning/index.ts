@@ -1,7 +1,10 @@
 import type { Calculation } from '../sheet/index.js';
 import { breakEvenOfBook, breakEvenOfShare, candidateSale } from './break-even.js';
 import { coverage } from './coverage.js';
+import { decision } from './decision/decision.js';
+import { decisionCost } from './decision/decision-cost.js';
 import { materialNeed } from './material-need.js';
+import { MIX_CALCULATIONS } from './mix/index.js';
 import { orderOption, orderQuantities } from './order-quantity.js';
 import { periodProfit } from './period-profit.js';
 import { productMonth } from './product-month.js';
@@ -11,6 +14,9 @@ export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from
 export { periodProfit, plannedProducts } from './period-profit.js';
 export { productMonth } from './product-month.js';
 export { coverage } from './coverage.js';
+export { decision, type DecisionLines } from './decision/decision.js';
+export { decisionCost } from './decision/decision-cost.js';
+export * from './mix/index.js';
 export { orderOption, orderQuantities, type OrderOption } from './order-quantity.js';
 
 /** The calculations of this room whose figures can be asked for by key. */
@@ -24,4 +30,7 @@ export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   orderOption,
   productMonth,
   periodProfit,
+  decision,
+  decisionCost,
+  ...MIX_CALCULATIONS,
 ];

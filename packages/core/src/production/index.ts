@@ -13,6 +13,7 @@ import { plannedOutput } from './planned-output.js';
 import { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 import { productCost } from './product-cost.js';
 import { equipmentUseCost, labourStepCost, lineCost, otherCost, scrapWorth } from './row-costs.js';
+import { resourceUse } from './resource-use.js';
 import { labourHours } from './takings.js';
 
 export { isComponentOnly } from './component-only.js';
@@ -27,6 +28,7 @@ export { itemTotal } from './item-total.js';
 export { jointPart, outputsOf } from './joint/joint-basis.js';
 export { furtherProcessing, jointBatch, jointShare } from './joint/joint-batch.js';
 export { labourRate } from './labour-rate.js';
+export { labourSetUpHours } from './labour-steps.js';
 export { ownersLabour } from './owners-labour.js';
 export { plannedMaterial } from './planned-material.js';
 export { plannedOutput } from './planned-output.js';
@@ -34,6 +36,7 @@ export { isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } 
 export { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 export { costItems, productCost, type ProductCost } from './product-cost.js';
 export { equipmentUseCost, labourStepCost, lineCost, otherCost, scrapWorth } from './row-costs.js';
+export { resourceUse, type ResourceUse, unitOfResource } from './resource-use.js';
 export type { CostItem, Taking } from './taking.js';
 export { labourHours, takings } from './takings.js';
 export { goesInto, productsUsing, whereUsed, type GoesIn } from './where-used.js';
@@ -62,4 +65,5 @@ export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   allPlannedUnits,
   plannedOutput,
   plannedMaterial,
+  resourceUse,
 ];

@@ -80,6 +80,11 @@ function costOfHours(sheet: Sheet, taking: Taking, rate: object | null, { produc
   return itemOn('labour', taking, null, none);
 }
 
+/** The hours that each batch of a product takes once for a step, of all people at work in it. */
+export function labourSetUpHours(sheet: Sheet, step: Step): Figure {
+  return takingOf(sheet, step, gradeOf(sheet, step), 'batch', setUpHours(sheet, step)).quantity;
+}
+
 function setUpHours(sheet: Sheet, step: Step): Figure {
   const minutes = sheet.input('labourStep', step, 'setUpMinutes', {
     name: 'Set-up per batch',

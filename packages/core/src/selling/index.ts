@@ -11,7 +11,7 @@ import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
 import { quotedActual, quotedOption } from './quotes/quote-option.js';
-import { bottleneckHours, perBottleneck } from './per-bottleneck.js';
+import { perBottleneck } from './per-bottleneck.js';
 import { discountStep } from './discount-step.js';
 import { orderThresholds } from './order-thresholds.js';
 import { saleFee, saleLines } from './sale-lines.js';
@@ -85,7 +85,6 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   chainPrice,
   chainBack,
   perBottleneck,
-  bottleneckHours,
   bundle,
   quotedOption,
   quotedActual,

@@ -59,3 +59,14 @@ export type { ClosingInput } from './target-cost-view.js';
 export type { ProductSale } from './product-sales-view.js';
 export { SALE_SCALES, type SaleColumn, type SaleLeftView, type SaleLine } from './sale-left-view.js';
 export type { MovingInput, SensitivityView } from './sensitivity-view.js';
+export type {
+  MixRankingView,
+  MixUseView,
+  MixNote,
+  MixOutcomeView,
+  MixProductView,
+  MixResourceView,
+  MixTotalView,
+  MixView,
+} from './mix-view.js';
+export type { DecisionLine, DecisionRole, DecisionView } from './decision-view.js';

@@ -77,6 +77,13 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   chance: 'pricePoint',
   chain: 'pricePoint',
   boardRow: 'product',
+  decision: 'decision',
+  mix: 'mixPlan',
+  mixOutcome: 'mixPlan',
+  mixUse: 'mixProduct',
+  mixApart: 'mixPlan',
+  mixVolumes: 'mixPlan',
+  mixRanking: 'mixResource',
   candidate: 'candidatePrice',
   working: null,
   levers: null,
@@ -98,6 +105,9 @@ function figuresIn(view: unknown): Shown[] {
 const askedAs = (name: ViewName, id: string, first: string, { sheet }: Evaluation) => {
   if (name === 'bottleneck') return `${id}@paid`;
   if (name === 'driverUse') return `${id}@batches`;
+  if (name === 'mixOutcome') return `${id}@1|2|0|0.5`;
+  if (name === 'mixApart') return `${id}@${first}`;
+  if (name === 'mixUse') return `${id}@${sheet.all('mixResource')[0]?.id ?? ''}`;
   if (name === 'profit') return '2026-12-01';
   if (name === 'against') return `${id}@${first}`;
   if (name === 'comparedShipments') return `${first},${id}`;

@@ -1,4 +1,5 @@
 import { overheadTotals, poolCost, productDriverUse } from '../overhead/index.js';
+import { mixVolumes } from '../planning/index.js';
 import { equipmentRate, labourRate } from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { absorbedView } from './absorbed-view.js';
@@ -25,6 +26,7 @@ import { chargeOutView } from './charge-out-view.js';
 import { comparedShipmentsView } from './compared-shipments-view.js';
 import { againstView, frozenView } from './comparison-view.js';
 import { costCardSheetView } from './cost-card-sheet-view.js';
+import { decisionView } from './decision-view.js';
 import { departmentsView } from './departments-view.js';
 import { loadView } from './equipment-view.js';
 import { shown, shownAll } from './figure-view.js';
@@ -37,6 +39,7 @@ import { orderView, toOrderView } from './order-view.js';
 import { jointView } from './joint-view.js';
 import { droppedView, methodEffectView } from './method-effect-view.js';
 import { methodsView } from './methods-view.js';
+import { mixApartView, mixOutcomeView, mixRankingView, mixUseView, mixView } from './mix-view.js';
 import { neededMaterialsView } from './needed-materials-view.js';
 import { numberedView } from './numbered-workings.js';
 import { overheadView } from './overhead-view.js';
@@ -125,6 +128,13 @@ export const VIEWS = {
   targetCost: (evaluation: Evaluation, id: string) => targetCostView(evaluation, id),
   chain: (evaluation: Evaluation, id: string) => chainView(evaluation, id),
   boardRow: (evaluation: Evaluation, id: string) => boardRowView(evaluation, id),
+  decision: (evaluation: Evaluation, id: string) => decisionView(evaluation, id),
+  mix: (evaluation: Evaluation, id: string) => mixView(evaluation, id),
+  mixOutcome: (evaluation: Evaluation, id: string) => mixOutcomeView(evaluation, id),
+  mixVolumes: (evaluation: Evaluation, id: string) => mixVolumes(evaluation.sheet, id),
+  mixApart: (evaluation: Evaluation, id: string) => mixApartView(evaluation, id),
+  mixRanking: (evaluation: Evaluation, id: string) => mixRankingView(evaluation, id),
+  mixUse: (evaluation: Evaluation, id: string) => mixUseView(evaluation, id),
   candidate: (evaluation: Evaluation, id: string) => candidateView(evaluation, id),
   working: (evaluation: Evaluation, id: string) => workingView(evaluation, id),
   levers: (evaluation: Evaluation, id: string) => leversOf(evaluation, id, 5),

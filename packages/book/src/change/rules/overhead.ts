@@ -21,6 +21,8 @@ const ONCE: Partial<Readonly<Record<Kind, readonly [of: string, and: string]>>> 
   datedPrice: ['pricePointId', 'startsOn'],
   quantityBreak: ['pricePointId', 'fromQuantity'],
   inputRange: ['pricePointId', 'input'],
+  mixUse: ['resourceId', 'mixProductId'],
+  mixTotalProduct: ['totalId', 'mixProductId'],
 };
 
 /** What two rows say together is entered once. */

@@ -3,6 +3,13 @@ import { problem, type Problem } from '../../problem/index.js';
 import { type BookReader, fieldValue, type StoredRow, type Write } from '../stored-row.js';
 import { billProblems } from './bill-rules.js';
 import { fulfilledByAnother, leastIsNotAboveMost, oneRateAWeight, packingIsOfOneItem } from './fees.js';
+import {
+  mixLimitsAreInOrder,
+  mixPartsAreOfOnePlan,
+  mixProductsAreNamed,
+  oneScarceResource,
+  resourcesAreOfOneThing,
+} from './mix.js';
 import { namesDiffer, onePriceAChannel } from './names.js';
 import {
   endsAfterItBegins,
@@ -44,6 +51,11 @@ const ROW_RULES: readonly RowRule[] = [
   fulfilledByAnother,
   oneRateAWeight,
   packingIsOfOneItem,
+  resourcesAreOfOneThing,
+  mixProductsAreNamed,
+  mixLimitsAreInOrder,
+  mixPartsAreOfOnePlan,
+  oneScarceResource,
 ];
 
 /**

@@ -2,10 +2,12 @@ import type { BookFile } from '../../file/index.js';
 import { bookBuilder } from '../demo-book.js';
 import { addPrices } from './business.js';
 import { addChannels } from './channels.js';
+import { addDecisions } from './decisions.js';
 import { addFrozenCard } from './frozen-card.js';
 import { at } from './ids.js';
 import { addActivities, addDepartments, addMethods, addRunningCosts } from './overhead.js';
 import { addMaterials } from './materials.js';
+import { addMixPlans } from './mix.js';
 import { addJointBatch } from './joint.js';
 import { addPlan } from './plan.js';
 import { addProducts } from './products.js';
@@ -50,5 +52,7 @@ export function quillfernPottery(): BookFile {
   const lines = addShipments(book, materials, at(suppliers, 'Lumera Cane Works'));
   addStock(book, materials, lines);
   addQuote(book, materials, grades, machines);
+  addDecisions(book, products, grades, machines);
+  addMixPlans(book, { products, channels, materials, grades, machines });
   return book.file();
 }

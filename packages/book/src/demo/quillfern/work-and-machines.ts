@@ -53,6 +53,7 @@ export function addMachines(book: BookBuilder, departments: Ids): Ids {
   const firing = (name: string, hoursPerRun: string, space: string, filledPercent: string, emptySpace: string) =>
     book.add('equipmentRun', { name, equipmentId: kiln, hoursPerRun, space, filledPercent, emptySpace });
   return {
+    kiln,
     wheel,
     bisque: firing('Bisque firing', '11', '140', '95', 'carried by what is inside'),
     glaze: firing('Glaze firing', '9', '90', '88', 'shown as idle'),

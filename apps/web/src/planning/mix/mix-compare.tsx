@@ -1,0 +1,76 @@
+import { useAll, useSettings } from '../../book/use-book.js';
+import { ScreenLink } from '../../figures/screen-link.js';
+import { useView } from '../../engine/use-view.js';
+import { Amount } from '../../figures/amount.js';
+import { useStyle } from '../../figures/use-style.js';
+import { GOAL_WORDS } from './mix-rows.js';
+import { runsOut } from './runs-out.js';
+
+const MEMBERS = [
+  ['contribution', 'Contribution'],
+  ['setUps', 'Set-ups'],
+  ['extra', 'Extra'],
+  ['profit', 'Left after set-ups and extra'],
+  ['revenue', 'Net revenue'],
+  ['units', 'Units'],
+] as const;
+
+/** All mix plans beside this one, by the quantities that each holds. */
+export function MixCompare({ planId }: { readonly planId: string }) {
+  const plans = useAll('mixPlan');
+  const { currency } = useSettings();
+  return (
+    <table className="table w-auto" aria-label="Mix plans beside each other">
+      <thead>
+        <tr>
+          <th scope="col">Mix plan</th>
+          <th scope="col">Goal</th>
+          {MEMBERS.map(([id, label]) => (
+            <th key={id} scope="col" className="text-right">
+              {label}
+              {id === 'units' ? '' : `, ${currency}`}
+            </th>
+          ))}
+          <th scope="col" className="text-right">
+            Against this plan
+          </th>
+          <th scope="col">Limits</th>
+        </tr>
+      </thead>
+      <tbody>
+        {plans.map(({ id, name, goal }) => (
+          <tr key={id} className={id === planId ? 'font-semibold' : ''}>
+            <th scope="row" className="font-normal">
+              {id === planId ? (
+                name
+              ) : (
+                <ScreenLink to="mix" row={id}>
+                  {name}
+                </ScreenLink>
+              )}
+            </th>
+            <td>{GOAL_WORDS[goal]}</td>
+            <Figures planId={id} against={planId} />
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Figures({ planId, against }: { readonly planId: string; readonly against: string }) {
+  const view = useView('mix', planId);
+  const apart = useView('mixApart', `${planId}@${against}`);
+  const style = useStyle();
+  return (
+    <>
+      {MEMBERS.map(([id]) => (
+        <td key={id} className="text-right">
+          <Amount figure={view?.outcome[id]} digits={id === 'units' ? 1 : 2} />
+        </td>
+      ))}
+      <td className="text-right">{planId === against ? '' : <Amount figure={apart} digits={2} />}</td>
+      <td>{view === undefined ? '' : runsOut(view, style)}</td>
+    </>
+  );
+}

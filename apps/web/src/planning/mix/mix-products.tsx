@@ -1,0 +1,136 @@
+import { numberText, type MixGoal } from '@nuvar/book';
+import type { MixView } from '@nuvar/core';
+import { useMayEdit, useSettings } from '../../book/use-book.js';
+import { useAcceptTrial, useTried, useTry } from '../../book/use-trial.js';
+import { RowField } from '../../controls/row-field.js';
+import { Amount } from '../../figures/amount.js';
+import { useStyle } from '../../figures/use-style.js';
+import { bookActions } from '../../state/book-slice.js';
+import { useAppDispatch } from '../../state/store.js';
+import { amountText, moneyText } from './words.js';
+
+interface MixProductsProps {
+  readonly view: MixView;
+  readonly best: readonly string[] | null;
+  readonly goal: MixGoal;
+}
+
+/** The products with their quantities, a handle for each, and under it the best quantity as a thin bar. */
+export function MixProducts({ view, best, goal }: MixProductsProps) {
+  const { currency } = useSettings();
+  const style = useStyle();
+  const brings = goal === 'units' ? 'Units' : `Brings, ${currency}`;
+  return (
+    <table className="table" aria-label="Quantities">
+      <thead>
+        <tr>
+          <th scope="col">Product</th>
+          <th scope="col" className="text-right">
+            Quantity
+          </th>
+          {best !== null && (
+            <th scope="col" className="text-right">
+              Best
+            </th>
+          )}
+          <th scope="col" className="text-right">
+            Planned
+          </th>
+          <th scope="col" className="text-right">
+            {brings}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {view.products.map((product, index) => (
+          <tr key={product.id} className="align-top">
+            <th scope="row" className="font-normal">
+              {product.name}
+              <Handle product={product} best={best?.[index] ?? null} />
+              {product.isBroken && <span className="text-error"> {brokenWords(product)}</span>}
+            </th>
+            <td className="w-24">
+              <RowField
+                kind="mixProduct"
+                id={product.id}
+                field="quantity"
+                label={`Quantity of ${product.name}`}
+                isNameless
+              />
+            </td>
+            {best !== null && <td className="figure text-right">{amountText(Number(best[index] ?? 0), style)}</td>}
+            <td className="text-right">
+              {product.planned === null ? '' : <Amount figure={product.planned} digits={1} />}
+            </td>
+            <td className="figure text-right">
+              {view.brings[index] == null ? 'not yet' : moneyText(Number(view.brings[index]), style)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+type Product = MixView['products'][number];
+
+function brokenWords({ quantity, least, most, lot }: Product): string {
+  const made = Number(quantity);
+  if (Number(least.amount ?? 0) > made) return 'fewer than there have to be';
+  if (most?.amount != null && made > Number(most.amount)) return 'more than can be sold';
+  return lot?.amount != null && made < Number(lot.amount) ? 'less than the minimum lot' : '';
+}
+
+/** The end of a handle where nothing limits a product, and how far beyond its limit it can be dragged. */
+const WITHOUT_LIMIT = 100;
+const BEYOND = 1.25;
+
+/** Tries a quantity: everything follows, and nothing is kept until it is accepted. */
+function Handle({ product, best }: { readonly product: Product; readonly best: string | null }) {
+  const { locale } = useSettings();
+  const mayEdit = useMayEdit();
+  const dispatch = useAppDispatch();
+  const tryOut = useTry();
+  const accept = useAcceptTrial();
+  const tried = useTried(product.id, 'quantity');
+  const step = Number(product.step?.amount ?? 0) || stepFor(product.room ?? WITHOUT_LIMIT);
+  const now = Number(tried ?? product.quantity);
+  const end = Math.max(step, now, Number(best ?? 0), (product.room ?? WITHOUT_LIMIT) * BEYOND);
+  const most = Math.ceil(end / step) * step;
+  return (
+    <span className="relative block pt-1">
+      <input
+        type="range"
+        className="range w-full text-soft [--range-thumb-size:0.7rem]"
+        aria-label={`Quantity of ${product.name}, to be tried`}
+        aria-valuetext={numberText(String(now), locale)}
+        title="Drag to try another quantity; arrow keys step it, Enter keeps it, Esc discards it"
+        min={0}
+        max={most}
+        step={step}
+        value={now}
+        disabled={!mayEdit}
+        onChange={({ target }) => tryOut('mixProduct', product.id, 'quantity', target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && tried !== undefined) accept();
+          if (event.key === 'Escape' && tried !== undefined) dispatch(bookActions.trialDropped());
+        }}
+      />
+      {best !== null && (
+        <span
+          className="block h-1 border-r-2 border-primary bg-primary/30 [print-color-adjust:exact]"
+          style={{ width: `${(Number(best) / most) * 100}%` }}
+          title={`Best: ${numberText(best, locale)}`}
+        />
+      )}
+    </span>
+  );
+}
+
+/** A step with which a handle has about a hundred stops: 1, 2 or 5 of a power of ten. */
+function stepFor(room: number): number {
+  const rough = Math.max(room, 1e-6) / 100;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const times = [1, 2, 5].find((each) => each * power >= rough) ?? 10;
+  return Math.min(1, times * power) === 1 ? Math.max(1, Math.round(times * power)) : times * power;
+}

@@ -1,0 +1,160 @@
+import { type MixModel, type MixView, rankedMix, furthestRanking } from '@nuvar/core';
+import { useMemo, useState } from 'react';
+import { useSettings } from '../../book/use-book.js';
+import { useView } from '../../engine/use-view.js';
+import { Amount } from '../../figures/amount.js';
+import { DetailHeading } from '../../figures/detail-heading.js';
+import { useStyle } from '../../figures/use-style.js';
+import type { MixSearch } from './use-mix-search.js';
+import { amountText, listed, moneyText, oneOf, plainDecimal } from './words.js';
+
+interface MixRankingProps {
+  readonly view: MixView;
+  readonly search: MixSearch;
+  readonly best: readonly string[];
+}
+
+/** The ranking by one resource beside the best mix, and why the two differ. */
+export function MixRankingPart({ view, search: { model, answer }, best }: MixRankingProps) {
+  const [chosen, choose] = useState<number | null>(null);
+  const first = useMemo(
+    () => (model === null || answer === null ? 0 : furthestRanking(model, answer.goal)),
+    [model, answer],
+  );
+  const at = chosen ?? first;
+  const resource = model?.resources[at];
+  if (model === null || resource === undefined) return null;
+  return (
+    <div className="mt-4">
+      <DetailHeading>Ranking beside it</DetailHeading>
+      <label className="mt-1 flex items-center gap-2">
+        Contribution for each unit of
+        <select
+          className="select w-52"
+          aria-label="Resource of the ranking"
+          value={at}
+          onChange={({ target }) => choose(Number(target.value))}
+        >
+          {model.resources.map(({ id, name }, index) => (
+            <option key={id} value={index}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Ranking key={resource.id} view={view} model={model} at={at} best={best} goal={answer?.goal ?? 0} />
+    </div>
+  );
+}
+
+interface RankingProps {
+  readonly view: MixView;
+  readonly model: MixModel;
+  readonly at: number;
+  readonly best: readonly string[];
+  readonly goal: number;
+}
+
+function Ranking({ view, model, at, best, goal }: RankingProps) {
+  const style = useStyle();
+  const { currency } = useSettings();
+  const { id: resourceId = '', name = '', unit = '' } = model.resources[at] ?? {};
+  const figures = useView('mixRanking', resourceId);
+  const ranked = useMemo(() => rankedMix(model, at), [model, at]);
+  const quantities = view.products.map(({ id }) => {
+    const found = model.products.findIndex((product) => product.id === id);
+    return found === -1 ? '0' : plainDecimal(ranked.quantities[found] ?? 0);
+  });
+  const planId = view.outcome.goal.key.split('/')[1]?.split('@')[0] ?? '';
+  const byRanking = useView('mixOutcome', `${planId}@${quantities.join('|')}`);
+  const byBest = useView('mixOutcome', `${planId}@${best.join('|')}`);
+  const isUnits = model.goal === 'units';
+  const placeOf = (index: number) => model.products[index]?.place ?? index;
+  const ranks = [
+    ...ranked.order.map((each) => each.at),
+    ...model.products
+      .map((_product, index) => index)
+      .filter((index) => !ranked.order.some((each) => each.at === index)),
+  ];
+  const gap = Math.abs(goal - ranked.goal);
+  return (
+    <>
+      <table className="table mt-1 w-auto" aria-label={`Ranking by ${name}`}>
+        <thead>
+          <tr>
+            <th scope="col">Product</th>
+            <th scope="col" className="text-right">
+              {currency} per {oneOf(unit)}
+            </th>
+            <th scope="col" className="text-right">
+              Throughput ratio
+            </th>
+            <th scope="col" className="text-right">
+              By ranking
+            </th>
+            <th scope="col" className="text-right">
+              Best
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {ranks.map((index) => {
+            const product = model.products[index];
+            const figure = figures?.find(({ id }) => id === product?.id);
+            const takes = model.uses.some((use) => use.product === index && use.resource === at && use.perUnit > 0);
+            return (
+              <tr key={product?.id}>
+                <th scope="row" className="font-normal">
+                  {product?.name}
+                </th>
+                <td className="text-right">
+                  {takes ? (
+                    <Amount figure={figure?.contribution} digits={2} />
+                  ) : (
+                    <span className="text-soft">takes none</span>
+                  )}
+                </td>
+                <td className="text-right">
+                  {takes && figure?.throughputRatio != null ? (
+                    <Amount figure={figure.throughputRatio} digits={2} />
+                  ) : (
+                    ''
+                  )}
+                </td>
+                <td className="figure text-right">{amountText(ranked.quantities[index] ?? 0, style)}</td>
+                <td className="figure text-right">{amountText(Number(best[placeOf(index)] ?? 0), style)}</td>
+              </tr>
+            );
+          })}
+          <tr className="border-t border-base-content font-semibold">
+            <th scope="row">Goal</th>
+            <td />
+            <td />
+            <td className="text-right">
+              <Amount figure={byRanking?.outcome.goal} digits={isUnits ? 0 : 2} />
+            </td>
+            <td className="text-right">
+              <Amount figure={byBest?.outcome.goal} digits={isUnits ? 0 : 2} />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p className="mt-1">
+        {whyDifferent(model, at, ranked.ranOut, gap, isUnits ? amountText(gap, style) : moneyText(gap, style))}
+      </p>
+    </>
+  );
+}
+
+/** Why the ranking reaches less than the best mix, in a sentence. */
+function whyDifferent(model: MixModel, at: number, ranOut: readonly number[], gap: number, apart: string): string {
+  const nameOf = (index: number) => model.resources[index]?.name ?? '';
+  if (gap <= 0.005) return `The ranking by ${nameOf(at)} is as good as the best mix.`;
+  const others = ranOut.filter((index) => index !== at);
+  if (others.length > 0)
+    return `The ranking looks at ${nameOf(at)} alone. By it ${listed(others.map(nameOf))} ${others.length === 1 ? 'runs' : 'run'} out first, and what is left of the rest cannot be used: ${apart} less than the best mix.`;
+  const isWhole = model.products.some(({ step, lot, setUpCost }) => step !== null || lot !== null || setUpCost > 0);
+  return isWhole
+    ? `The ranking looks at one unit at a time, and not at set-ups or at what a whole piece leaves over: ${apart} less than the best mix.`
+    : `The ranking looks at ${nameOf(at)} alone: ${apart} less than the best mix.`;
+}

@@ -1,0 +1,81 @@
+import type { StoredRow } from '@nuvar/book';
+import type { MixView } from '@nuvar/core';
+import { useSettings } from '../../book/use-book.js';
+import { useView } from '../../engine/use-view.js';
+import { Amount } from '../../figures/amount.js';
+import { LeadFigure } from '../../figures/lead-figure.js';
+import { useStyle } from '../../figures/use-style.js';
+import { bestQuantities } from './best-quantities.js';
+import { MixAnswerPart } from './mix-answer.js';
+import { MixPictures } from './mix-pictures.js';
+import { MixProducts } from './mix-products.js';
+import { MixReasons } from './mix-reasons.js';
+import { MixResources } from './mix-resources.js';
+import { runsOut } from './runs-out.js';
+import type { MixSearching } from './use-mix-search.js';
+
+interface MixTryProps {
+  readonly plan: StoredRow<'mixPlan'>;
+  readonly view: MixView;
+  readonly searching: MixSearching;
+}
+
+/** The mix tried by hand: what it reaches, what runs out; then the best one under it, and why. */
+export function MixTry({ plan, view, searching }: MixTryProps) {
+  const { search } = searching;
+  const best = bestQuantities(search, view);
+  const found = useView('mixOutcome', best === null ? plan.id : `${plan.id}@${best.join('|')}`);
+  const outcome = best === null ? undefined : found;
+  if (view.products.length === 0) return null;
+  return (
+    <>
+      <Goal plan={plan} view={view} />
+      <MixAnswerPart plan={plan} view={view} searching={searching} best={best} outcome={outcome} />
+      <div className="mt-3 grid items-start gap-x-10 gap-y-4 desk:grid-cols-2">
+        <MixProducts view={view} best={best} goal={plan.goal} />
+        <MixResources view={view} best={outcome} />
+      </div>
+      {best !== null && <MixReasons view={view} search={search} best={best} />}
+      <MixPictures view={view} search={search} best={best} outcome={outcome} />
+    </>
+  );
+}
+
+const WORDS: Readonly<Record<StoredRow<'mixPlan'>['goal'], string>> = {
+  contribution: 'contribution, after what extra costs',
+  'profit after set-up': 'left after set-ups and extra',
+  revenue: 'net revenue',
+  units: 'units in all',
+  'least cost': 'cost of the mix',
+};
+
+/** What the mix reaches of the goal, against what is planned, and what runs out first. */
+function Goal({ plan, view }: Pick<MixTryProps, 'plan' | 'view'>) {
+  const { currency } = useSettings();
+  const style = useStyle();
+  const { outcome, planned, ahead } = view;
+  const isUnits = plan.goal === 'units';
+  const digits = isUnits ? 0 : 2;
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-x-8">
+      <div>
+        <p className="text-soft">Mix tried by hand</p>
+        <LeadFigure
+          figure={outcome.goal}
+          digits={digits}
+          unit={isUnits ? WORDS.units : `${currency} ${WORDS[plan.goal]}`}
+          isLarge
+        />
+      </div>
+      <div className="pb-1">
+        {ahead !== null && planned !== null && !planned.goal.partial && (
+          <p>
+            <Amount figure={ahead} digits={digits} /> against what is planned for such a period,{' '}
+            <Amount figure={planned.goal} digits={digits} />.
+          </p>
+        )}
+        <p role="status">{runsOut(view, style)}</p>
+      </div>
+    </div>
+  );
+}

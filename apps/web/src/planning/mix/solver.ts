@@ -1,0 +1,52 @@
+import type { MixMessage, MixReply, MixReplyMessage, MixRequest } from './mix.worker.js';
+
+/** A request under way. */
+export interface Asked {
+  /** Ends it. Nothing more is heard of it. */
+  readonly stop: () => void;
+}
+
+let worker: Worker | null = null;
+let last = 0;
+const listeners = new Map<number, (reply: MixReply) => void>();
+
+const DIED = 'It takes more memory than there is.';
+
+/** The solver in a worker of its own: loaded when a mix plan is first opened, and kept for the next question. */
+function started(): Worker {
+  if (worker !== null) return worker;
+  const made = new Worker(new URL('./mix.worker.ts', import.meta.url), { type: 'module' });
+  made.onmessage = ({ data: { id, reply } }: MessageEvent<MixReplyMessage>) => {
+    listeners.get(id)?.(reply);
+    if (reply.said === 'done') listeners.delete(id);
+  };
+  made.onerror = () => end((listener) => listener({ said: 'failed', reason: DIED }));
+  worker = made;
+  return made;
+}
+
+function end(tell: (listener: (reply: MixReply) => void) => void): void {
+  worker?.terminate();
+  worker = null;
+  const waiting = [...listeners.values()];
+  listeners.clear();
+  waiting.forEach(tell);
+}
+
+/** Loads the solver ahead, so that the first question is answered sooner. */
+export const warmUp = (): void => void started();
+
+/** Asks the solver. A question that is stopped ends the worker with all that waits in it, and a new one is begun. */
+export function ask(request: MixRequest, listener: (reply: MixReply) => void): Asked {
+  const id = (last += 1);
+  listeners.set(id, listener);
+  started().postMessage({ id, request } satisfies MixMessage);
+  return {
+    stop: () => {
+      if (!listeners.delete(id)) return;
+      const others = [...listeners.values()];
+      end((other) => other({ said: 'failed', reason: 'It was stopped with another question.' }));
+      if (others.length === 0) warmUp();
+    },
+  };
+}

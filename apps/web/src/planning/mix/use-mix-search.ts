@@ -1,0 +1,93 @@
+import {
+  gapOf,
+  type MixAnswer,
+  type MixExplanation,
+  type MixModel,
+  type MixProgress,
+  type OtherAsGood,
+  type WholeGain,
+} from '@nuvar/core';
+import { useEffect, useRef, useState } from 'react';
+import { ask, type Asked, warmUp } from './solver.js';
+
+/** A search for the best mix: under way, or what it found. */
+export interface MixSearch {
+  readonly model: MixModel | null;
+  readonly isUnderWay: boolean;
+  readonly progress: MixProgress | null;
+  readonly answer: MixAnswer | null;
+  readonly explanation: MixExplanation | null;
+  readonly gains: readonly WholeGain[];
+  readonly asGood: readonly OtherAsGood[];
+  /** True while reasons are still being worked out. */
+  readonly isExplaining: boolean;
+  readonly failed: string | null;
+}
+
+const NONE: MixSearch = {
+  ...{ model: null, isUnderWay: false, progress: null, answer: null, explanation: null, gains: [], asGood: [] },
+  ...{ isExplaining: false, failed: null },
+};
+
+/** Searches kept while the page is open, so that another screen can be looked at meanwhile. */
+const KEPT = new Map<string, MixSearch>();
+
+export interface MixSearching {
+  readonly search: MixSearch;
+  readonly find: (model: MixModel) => void;
+  /** Ends the search, and keeps the best mix found so far. */
+  readonly stop: () => void;
+  readonly forget: () => void;
+}
+
+/** The search for the best mix of a plan. Cancelling ends it at once; what was found by then stays. */
+export function useMixSearch(planId: string): MixSearching {
+  const [search, setSearch] = useState(() => KEPT.get(planId) ?? NONE);
+  const asked = useRef<Asked | null>(null);
+  useEffect(() => {
+    warmUp();
+    return () => asked.current?.stop();
+  }, []);
+  const keep = (next: (so: MixSearch) => MixSearch) =>
+    setSearch((so) => {
+      const made = next(so);
+      KEPT.set(planId, made);
+      return made;
+    });
+  return {
+    search,
+    find: (model) => {
+      asked.current?.stop();
+      keep(() => ({ ...NONE, model, isUnderWay: true }));
+      asked.current = ask({ of: 'best', model }, (reply) => {
+        if (reply.said === 'progress') keep((so) => ({ ...so, progress: reply.progress }));
+        else if (reply.said === 'answer')
+          keep((so) => ({ ...so, isUnderWay: false, isExplaining: true, answer: reply.answer }));
+        else if (reply.said === 'explanation') keep((so) => ({ ...so, explanation: reply.explanation }));
+        else if (reply.said === 'gain') keep((so) => ({ ...so, gains: [...so.gains, reply.gain] }));
+        else if (reply.said === 'as good') keep((so) => ({ ...so, asGood: reply.asGood }));
+        else if (reply.said === 'failed') keep((so) => ({ ...so, isUnderWay: false, failed: reply.reason }));
+        else if (reply.said === 'done') keep((so) => ({ ...so, isUnderWay: false, isExplaining: false }));
+      });
+    },
+    stop: () => {
+      asked.current?.stop();
+      keep((so) => ({ ...so, isUnderWay: false, isExplaining: false, answer: so.answer ?? foundSoFar(so) }));
+    },
+    forget: () => {
+      asked.current?.stop();
+      keep(() => NONE);
+    },
+  };
+}
+
+/** The best mix that a search had found when it was stopped; null where it had none. */
+function foundSoFar({ progress, model }: MixSearch): MixAnswer | null {
+  if (progress?.quantities == null || progress.goal === null || model === null) return null;
+  const { goal, bound, quantities } = progress;
+  return {
+    ...{ status: 'time limit', isContinuous: false, goal, quantities, bound: bound ?? Number.NaN },
+    gapPercent: bound === null ? Number.NaN : gapOf(goal, bound),
+    ...{ contradiction: [], unlimited: [] },
+  };
+}

@@ -1,0 +1,65 @@
+import type { BookBuilder } from '../demo-book.js';
+import { at, type Ids } from './ids.js';
+
+/** What a mix plan draws from. */
+interface Sources {
+  readonly products: Ids;
+  readonly channels: Ids;
+  readonly materials: Ids;
+  readonly grades: Ids;
+  readonly machines: Ids;
+}
+
+/** Product, channel, quantity tried by hand, and what else is said of it. */
+type Line = readonly [product: string, channel: string, quantity: string, more?: Record<string, unknown>];
+
+const SHORT_WEEK: readonly Line[] = [
+  ['Everyday mug', 'Own web shop', '40', { maximum: '60' }],
+  ['Everyday mug', 'Homeware shops', '12', { agreed: '12', maximum: '48' }],
+  ['Breakfast bowl', 'Own web shop', '16', { maximum: '45' }],
+  ['Teapot with cane handle', 'Own web shop', '12', { maximum: '16' }],
+  ['Serving platter', 'Own web shop', '4', { maximum: '12' }],
+];
+
+const WHOLE = { countedIn: 'whole units' } as const;
+const WITH_SET_UPS: readonly Line[] = [
+  ['Everyday mug', 'Own web shop', '40', { ...WHOLE, maximum: '60', lot: '20' }],
+  ['Everyday mug', 'Homeware shops', '12', { ...WHOLE, agreed: '12', maximum: '48' }],
+  ['Breakfast bowl', 'Own web shop', '16', { ...WHOLE, maximum: '45', setUpCost: '14', lot: '12' }],
+  ['Teapot with cane handle', 'Own web shop', '8', { ...WHOLE, maximum: '16', setUp: 'once in the plan', lot: '4' }],
+  ['Serving platter', 'Own web shop', '4', { ...WHOLE, maximum: '12', setUpCost: '22', lot: '4' }],
+];
+
+/** Adds the plan of a short week before the fair, in which kiln, wheel, glazing and imported handles run short; once more with set-ups. */
+export function addMixPlans(book: BookBuilder, sources: Sources): void {
+  addPlan(book, sources, { name: 'Short week before the fair', openDays: '4' }, SHORT_WEEK);
+  addPlan(book, sources, { name: 'Short week, whole pieces and set-ups', openDays: '4' }, WITH_SET_UPS);
+}
+
+function addPlan(
+  book: BookBuilder,
+  { products, channels, materials, grades, machines }: Sources,
+  fields: Record<string, unknown>,
+  lines: readonly Line[],
+): void {
+  const planId = book.add('mixPlan', { goal: 'profit after set-up', ...fields });
+  const added = lines.map(([product, channel, quantity, more], position) =>
+    book.add('mixProduct', {
+      ...{ planId, position, productId: at(products, product), channelId: at(channels, channel), quantity, ...more },
+    }),
+  );
+  const resources = [
+    { equipmentId: at(machines, 'kiln'), available: '27', extra: '4', extraPrice: '9' },
+    { equipmentId: at(machines, 'wheel'), available: '12' },
+    { gradeId: at(grades, 'helper'), available: '8', extra: '2', extraPrice: '26' },
+    { materialId: at(materials, 'Cane handle'), available: '9' },
+  ];
+  resources.forEach((resource, position) => book.add('mixResource', { planId, position, ...resource }));
+  const totalId = book.add('mixTotal', {
+    planId,
+    name: 'Large pieces that can be packed',
+    rule: 'at most',
+    units: '26',
+  });
+  for (const mixProductId of added.slice(2)) book.add('mixTotalProduct', { totalId, mixProductId });
+}

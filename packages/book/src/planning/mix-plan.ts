@@ -1,0 +1,189 @@
+import { Choice, DecimalText, Flag, Name, Reference, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
+
+export const MIX_GOALS = ['contribution', 'profit after set-up', 'revenue', 'units', 'least cost'] as const;
+export type MixGoal = (typeof MIX_GOALS)[number];
+
+/** What to make in a period in which something runs short. */
+export class MixPlan extends Row {
+  @Name({ label: 'Mix plan' })
+  name!: string;
+
+  @Choice(MIX_GOALS, { label: 'Goal' })
+  goal: MixGoal = 'profit after set-up';
+
+  /** The open days that it covers; a month where empty. */
+  @DecimalText({ label: 'Open days', above: '0', to: '10000', nullable: true })
+  openDays: string | null = null;
+
+  /** How long the best mix is searched for at most. */
+  @DecimalText({ label: 'Time limit, s', above: '0', to: '600' })
+  secondsAtMost = '10';
+
+  /** The search ends when the best mix found is within so many percent of the best possible. */
+  @DecimalText({ label: 'Gap allowed, %', from: '0', to: '100' })
+  gapPercent = '0';
+}
+
+export const MIX_COUNTS = ['any amount', 'whole units', 'whole batches'] as const;
+export type MixCount = (typeof MIX_COUNTS)[number];
+
+export const MIX_SET_UPS = ['in each batch', 'once in the plan'] as const;
+export type MixSetUp = (typeof MIX_SET_UPS)[number];
+
+/** A product in a mix plan, as it is sold in one channel, or one that is not in the book and typed. */
+export class MixProduct extends Row {
+  @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
+  planId!: string;
+
+  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
+  position = 0;
+
+  @Reference('product', { label: 'Product', goesWithTarget: true, nullable: true })
+  productId: string | null = null;
+
+  /** Its price there gives the contribution, unless that is typed. */
+  @Reference('channel', { label: 'Channel', goesWithTarget: false, nullable: true })
+  channelId: string | null = null;
+
+  /** How it is called where it is not in the book. */
+  @Text({ label: 'Name' })
+  name = '';
+
+  /** Typed in place of what the price leaves. */
+  @DecimalText({ label: 'Contribution', from: '-1000000000', to: '1000000000', nullable: true })
+  contribution: string | null = null;
+
+  @DecimalText({ label: 'Net revenue', from: '0', to: '1000000000', nullable: true })
+  revenue: string | null = null;
+
+  /** What changes with each unit. */
+  @DecimalText({ label: 'Variable cost', from: '0', to: '1000000000', nullable: true })
+  variableCost: string | null = null;
+
+  /** Tried by hand. */
+  @DecimalText({ label: 'Quantity', from: '0', to: '1000000000' })
+  quantity = '0';
+
+  @DecimalText({ label: 'At least', from: '0', to: '1000000000' })
+  minimum = '0';
+
+  @DecimalText({ label: 'At most', from: '0', to: '1000000000', nullable: true })
+  maximum: string | null = null;
+
+  /** Orders that are agreed: they are made whatever they leave. */
+  @DecimalText({ label: 'Agreed orders', from: '0', to: '1000000000' })
+  agreed = '0';
+
+  /** So many at least where it is made at all. */
+  @DecimalText({ label: 'Minimum lot', above: '0', to: '1000000000', nullable: true })
+  lot: string | null = null;
+
+  @Choice(MIX_COUNTS, { label: 'Made in' })
+  countedIn: MixCount = 'any amount';
+
+  /** Whether its set-up comes with each batch, as its bill says, or once for all that the plan makes of it. */
+  @Choice(MIX_SET_UPS, { label: 'Set-up' })
+  setUp: MixSetUp = 'in each batch';
+
+  /** Paid once where it is made at all; where empty, what the set-up of one batch costs, or nothing. */
+  @DecimalText({ label: 'Set-up cost', from: '0', to: '1000000000', nullable: true })
+  setUpCost: string | null = null;
+}
+
+/** What runs short in a mix plan: work, a machine, its space, a material, a component, or something of its own. */
+export class MixResource extends Row {
+  @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
+  planId!: string;
+
+  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
+  position = 0;
+
+  /** How it is called where it is of nothing in the book. */
+  @Text({ label: 'Name' })
+  name = '';
+
+  @Reference('labourGrade', { label: 'Labour grade', goesWithTarget: true, nullable: true })
+  gradeId: string | null = null;
+
+  @Reference('equipment', { label: 'Equipment', goesWithTarget: true, nullable: true })
+  equipmentId: string | null = null;
+
+  @Reference('equipmentRun', { label: 'Shared load', goesWithTarget: true, nullable: true })
+  runId: string | null = null;
+
+  @Reference('material', { label: 'Material', goesWithTarget: true, nullable: true })
+  materialId: string | null = null;
+
+  @Reference('product', { label: 'Component', goesWithTarget: true, nullable: true })
+  componentId: string | null = null;
+
+  /** In which one of its own is counted. */
+  @UnitCode({ label: 'Unit' })
+  unit = 'h';
+
+  /** In the period of the plan; where empty, what the book says. */
+  @DecimalText({ label: 'Available', from: '0', to: '1000000000', nullable: true })
+  available: string | null = null;
+
+  /** True where what is ordered and not here yet counts with the stock of a material. */
+  @Flag({ label: 'Count what is on order' })
+  countsOnOrder = false;
+
+  /** Overtime or an extra purchase, up to so much. */
+  @DecimalText({ label: 'Extra, up to', from: '0', to: '1000000000' })
+  extra = '0';
+
+  /** What each unit of it costs in all, and not the premium alone. */
+  @DecimalText({ label: 'Price of extra', from: '0', to: '1000000000', nullable: true })
+  extraPrice: string | null = null;
+
+  /** What the contributions hold for each unit of it already; where empty, what the book says. */
+  @DecimalText({ label: 'Normal price', from: '0', to: '1000000000', nullable: true })
+  normalPrice: string | null = null;
+}
+
+/** What a product takes of a resource, typed in place of what its bill says. */
+export class MixUse extends Row {
+  @Reference('mixResource', { label: 'Resource', goesWithTarget: true })
+  resourceId!: string;
+
+  @Reference('mixProduct', { label: 'Product', goesWithTarget: true })
+  mixProductId!: string;
+
+  @DecimalText({ label: 'Per unit', from: '0', to: '1000000000', nullable: true })
+  perUnit: string | null = null;
+
+  /** Taken once where the product is made at all. */
+  @DecimalText({ label: 'For the set-up', from: '0', to: '1000000000', nullable: true })
+  forSetUp: string | null = null;
+}
+
+export const MIX_TOTAL_RULES = ['at most', 'at least', 'exactly'] as const;
+export type MixTotalRule = (typeof MIX_TOTAL_RULES)[number];
+
+/** A limit on the units of several products together. */
+export class MixTotal extends Row {
+  @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
+  planId!: string;
+
+  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
+  position = 0;
+
+  @Name({ label: 'Name' })
+  name!: string;
+
+  @Choice(MIX_TOTAL_RULES, { label: 'Rule' })
+  rule: MixTotalRule = 'at most';
+
+  @DecimalText({ label: 'Units', from: '0', to: '1000000000', nullable: true })
+  units: string | null = null;
+}
+
+/** A product that counts in a total. */
+export class MixTotalProduct extends Row {
+  @Reference('mixTotal', { label: 'Total', goesWithTarget: true })
+  totalId!: string;
+
+  @Reference('mixProduct', { label: 'Product', goesWithTarget: true })
+  mixProductId!: string;
+}

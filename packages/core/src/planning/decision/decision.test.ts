@@ -1,0 +1,98 @@
+import { expect, it } from 'vitest';
+import { amount, evaluated, workshop, type WorkshopFields } from '../../testing/evaluated.js';
+import { VIEWS } from '../../views/index.js';
+
+type Fields = Record<string, unknown>;
+
+/** The workshop, whose Thing changes by 7.00 a unit and leaves 13.00 at 20.00, with a decision about it. */
+function decided(fields: Fields, costs: readonly Fields[] = [], more: WorkshopFields = {}) {
+  let id = '';
+  const { rows } = workshop({
+    ...more,
+    more: (book, of) => {
+      id = book.add('decision', { name: 'Decide', productId: of.product, ...fields });
+      costs.forEach((cost, position) => book.add('decisionCost', { decisionId: id, position, name: 'Cost', ...cost }));
+    },
+  });
+  const evaluation = evaluated(rows);
+  const of = (member: string) => amount(evaluation, `decision/${id}/${member}`);
+  return { of, view: VIEWS.decision(evaluation, id) };
+}
+
+it('buys in by what is saved, and leaves out what stays', () => {
+  // 100 a month: saved 700 of making, paid 850; 120 of rent goes, 40 stays, 10 comes on top; 240 once over 12 months: -60.
+  const { of, view } = decided({ type: 'buy in', price: '8.50', oneTimeCost: '240' }, [
+    { amountPerMonth: '120', fate: 'goes' },
+    { amountPerMonth: '40', fate: 'stays' },
+    { amountPerMonth: '10', fate: 'comes on top' },
+  ]);
+  expect(of('making')).toBe('700');
+  expect(of('purchase')).toBe('850');
+  expect(of('fixedStays')).toBe('40');
+  expect(of('advantage')).toBe('-60');
+  // (700 + 120 - 10 - 20) / 100.
+  expect(of('turningPrice')).toBe('7.9');
+  expect(view.verdict).toBe('leave it');
+  expect(view.lines.map(({ id, role }) => [id, role])).toEqual([
+    ['making', 'for'],
+    ['purchase', 'against'],
+    ['fixedGone', 'for'],
+    ['fixedOnTop', 'against'],
+    ['oneTime', 'against'],
+    ['fixedStays', 'for nothing'],
+  ]);
+});
+
+it('counts freed hours at what they earn otherwise', () => {
+  // A quarter of an hour a unit: 25 h at 8.00 turn -150 into 50.
+  const more: WorkshopFields = { labourGrade: { name: 'Maker', wagePerHour: '20' } };
+  const { rows } = workshop(more);
+  const gradeId = rows.all('labourGrade')[0]?.id ?? '';
+  const { of } = decided({ type: 'buy in', price: '8.50', gradeId, hourEarns: '8' }, [], more);
+  expect(of('scarceHours')).toBe('25');
+  expect(of('scarceWorth')).toBe('200');
+  expect(of('advantage')).toBe('50');
+  expect(decided({ type: 'buy in', price: '8.50', gradeId }, [], more).of('advantage')).toBe('no-hour-earns');
+});
+
+// Horngren, Datar & Rajan, Cost Accounting (Surf Gear): 5,000 towels at 11 from idle capacity, each of which changes by 7.50 and
+// bears 4.50 of fixed costs that stay, gain 17,500. From memory, recomputed: 5,000 x (11 - 7.50).
+it('takes a special order below full cost where capacity is idle', () => {
+  const towels: WorkshopFields = {
+    supplierPrice: { price: '110' },
+    labourStep: { name: 'Make', timeBasis: 'minutes per unit', time: '6' },
+  };
+  const order = { type: 'special order', units: '5000', price: '11' };
+  const { of, view } = decided(order, [{ amountPerMonth: '22500', fate: 'stays' }], towels);
+  // 0.5 kg at 11.00 a kilogram, and 6 minutes at 20.00.
+  expect(of('orderContribution')).toBe('17500');
+  expect(of('advantage')).toBe('17500');
+  expect(of('turningPrice')).toBe('7.5');
+  expect(view.verdict).toBe('do it');
+});
+
+it('takes the fees of the channel from a special order', () => {
+  const fees = [{ takenOf: 'price before tax', percent: '10' }];
+  const { rows } = workshop({ fees });
+  const channelId = rows.all('channel')[0]?.id ?? '';
+  const { of } = decided({ type: 'special order', units: '10', price: '9', channelId }, [], { fees });
+  // 10 x (9 - 0.90 - 7).
+  expect(of('advantage')).toBe('11');
+  expect(decided({ type: 'special order', price: '9' }).of('advantage')).toBe('no-order-units');
+});
+
+it('drops a product by the contribution that goes with it', () => {
+  // 100 x 13 a month is given up; 900 of rent goes.
+  const { of, view } = decided({ type: 'drop' }, [{ amountPerMonth: '900', fate: 'goes' }]);
+  expect(of('lostContribution')).toBe('1300');
+  expect(of('advantage')).toBe('-400');
+  expect(view.turningPrice).toBeNull();
+});
+
+it('takes a running cost as it is, and asks for what is not said', () => {
+  const { rows } = workshop();
+  const runningCostId = rows.all('runningCost')[0]?.id ?? '';
+  expect(decided({ type: 'drop' }, [{ runningCostId, fate: 'goes' }]).of('advantage')).toBe('-800');
+  expect(decided({ type: 'drop' }, [{ fate: 'goes' }]).of('advantage')).toBe('no-decision-cost');
+  expect(decided({ type: 'buy in' }).view.verdict).toBeNull();
+});

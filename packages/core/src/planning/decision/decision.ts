@@ -1,0 +1,245 @@
+import type { FixedCostFate, RowOf } from '@nuvar/book';
+import { difference, type Figure, missing, multiplied, ofMissingRow, quotient, sum } from '../../figure/index.js';
+import { isPositive } from '../../number/index.js';
+import { plannedSales, plannedUnits, resourceUse } from '../../production/index.js';
+import { NUMBER, type Unit, unit } from '../../quantity/index.js';
+import {
+  contributionOf,
+  netProceedsAt,
+  pricePoint,
+  saleTerms,
+  unitBehaviour,
+  unitCostOf,
+} from '../../selling/index.js';
+import { type Calculation, HOUR, money, MONTH, type Sheet } from '../../sheet/index.js';
+import { planningGap } from '../gaps.js';
+import { decisionCost } from './decision-cost.js';
+
+/** What really changes with a decision, in a month, or with an order that comes once. Null for what it does not touch. */
+export interface DecisionLines {
+  readonly units: Figure;
+  /** What changes with each unit that is made, and is saved where it is bought in. */
+  readonly making: Figure | null;
+  readonly purchase: Figure | null;
+  /** What a special order leaves after its fees and what changes with each unit. */
+  readonly orderContribution: Figure | null;
+  /** What the planned sales leave, and is given up where the product is dropped. */
+  readonly lostContribution: Figure | null;
+  readonly fixedGone: Figure;
+  readonly fixedOnTop: Figure;
+  /** Comes whatever is decided, and counts for nothing. */
+  readonly fixedStays: Figure;
+  readonly oneTime: Figure | null;
+  /** Hours of what is scarce that are freed, or taken by a special order. */
+  readonly scarceHours: Figure | null;
+  readonly scarceWorth: Figure | null;
+  /** What the decision brings in all; below zero where it costs. */
+  readonly advantage: Figure;
+  /** The price at which it makes no difference; null where there is none of a unit. */
+  readonly turningPrice: Figure | null;
+}
+
+type Row = RowOf<'decision'>;
+
+/**
+ * A decision by what really changes. Buy in: what is saved of making - the purchase. Special order: its contribution. Drop: the
+ * contribution that is lost. To each: fixed costs that go, less those that come on top, less the one-time cost (spread over its
+ * months, whole for an order), and the hours of what is scarce x what an hour earns otherwise, gained where they are freed and
+ * lost where they are taken. Fixed costs that stay, overhead shares among them, count for nothing. Source: relevant costing,
+ * Horngren, Datar & Rajan, Cost Accounting.
+ */
+export const decision: Calculation<DecisionLines> = {
+  name: 'decision',
+  meanings: {
+    units: 'The units that the decision is about.',
+    making: 'What changes with each unit that is made (variable cost), for all of them.',
+    purchase: 'What they cost when they are bought in.',
+    orderContribution: 'What the special order leaves after fees and what changes with each unit (contribution).',
+    lostContribution: 'What the planned sales of the product leave, which is given up (contribution).',
+    fixedGone: 'Fixed costs that go with the decision (avoidable cost).',
+    fixedOnTop: 'Fixed costs that come on top with the decision.',
+    fixedStays: 'Fixed costs that stay whatever is decided: they count for nothing.',
+    oneTime: 'What the decision costs once.',
+    scarceHours: 'Hours of what is scarce that the decision frees, or takes.',
+    scarceWorth: 'What those hours earn otherwise (opportunity cost).',
+    advantage: 'What the decision brings in all; below zero where it costs.',
+    turningPrice: 'The price of a unit at which the decision makes no difference.',
+  },
+  work(sheet, id) {
+    const row = sheet.row('decision', id);
+    const product = row && sheet.row('product', row.productId);
+    if (row === undefined || product === undefined) return gone(sheet);
+    const about = aboutOf(sheet, row, product);
+    const { period } = about;
+    const perUnit = perUnitLines(sheet, about);
+    const fixed = (fate: FixedCostFate, name: string) => sum(name, period, costsOf(sheet, id, fate));
+    const fixedGone = fixed('goes', 'Fixed costs that go');
+    const fixedOnTop = fixed('comes on top', 'Fixed costs on top');
+    const oneTime = oneTimeOf(sheet, about);
+    const scarce = scarceOf(sheet, about);
+    const isTaken = row.type === 'special order';
+    const ups = [perUnit.making, perUnit.orderContribution, fixedGone, isTaken ? null : scarce.worth];
+    const downs = [perUnit.purchase, perUnit.lostContribution, fixedOnTop, oneTime, isTaken ? scarce.worth : null];
+    const brought = sum('Brought', period, ups.filter(isThere));
+    const taken = sum('Taken', period, downs.filter(isThere));
+    return {
+      ...{ units: about.units, ...perUnit, fixedGone, fixedOnTop, oneTime },
+      fixedStays: fixed('stays', 'Fixed costs that stay'),
+      ...{ scarceHours: scarce.hours, scarceWorth: scarce.worth },
+      advantage: difference({ name: 'Advantage', subject: row.name }, brought, taken),
+      turningPrice: turningPrice(sheet, about, perUnit, brought, taken),
+    };
+  },
+};
+
+const isThere = (figure: Figure | null): figure is Figure => figure !== null;
+
+/** What a decision is about. */
+interface About {
+  readonly row: Row;
+  readonly product: RowOf<'product'>;
+  readonly units: Figure;
+  /** Money, or money a month. */
+  readonly period: Unit;
+}
+
+function aboutOf(sheet: Sheet, row: Row, product: RowOf<'product'>): About {
+  const isOnce = row.type === 'special order';
+  const output = unit(product.outputUnit);
+  const leaf = { name: 'Units', subject: product.name, unit: isOnce ? output : output.per(MONTH) };
+  const place = { kind: 'decision', id: row.id, field: 'units' } as const;
+  const units =
+    row.units !== null && row.type !== 'drop'
+      ? sheet.input('decision', row, 'units', leaf)
+      : isOnce
+        ? missing(leaf, planningGap('no-order-units', place, { subject: product.name }))
+        : plannedUnits(sheet, product.id);
+  return { row, product, units, period: isOnce ? money(sheet) : money(sheet).per(MONTH) };
+}
+
+type PerUnit = Pick<DecisionLines, 'making' | 'purchase' | 'orderContribution' | 'lostContribution'>;
+const NOTHING: PerUnit = { making: null, purchase: null, orderContribution: null, lostContribution: null };
+
+function perUnitLines(sheet: Sheet, about: About): PerUnit {
+  const { row, product, units } = about;
+  const subject = product.name;
+  if (row.type === 'drop') return { ...NOTHING, lostContribution: lostContribution(sheet, product) };
+  const price = priceOf(sheet, about);
+  if (row.type === 'buy in') {
+    const { changingCost } = sheet.read(unitBehaviour, product.id);
+    return {
+      ...NOTHING,
+      making: multiplied({ name: 'Making them', subject }, units, changingCost),
+      purchase: multiplied({ name: 'Buying them', subject }, units, price),
+    };
+  }
+  const left = multiplied(
+    { name: 'Contribution of the order', subject },
+    units,
+    orderContribution(sheet, about, price),
+  );
+  return { ...NOTHING, orderContribution: left };
+}
+
+function priceOf(sheet: Sheet, { row, product }: About): Figure {
+  return sheet.input('decision', row, 'price', {
+    ...{ name: 'Price', subject: product.name, unit: money(sheet).per(unit(product.outputUnit)) },
+    whenEmpty: (place) => planningGap('no-decision-price', place, { subject: product.name }),
+  });
+}
+
+/** What a unit of a special order leaves: at its price before tax, in the channel where it is sold, or with no fees at all. */
+function orderContribution(sheet: Sheet, { row, product }: About, price: Figure): Figure {
+  const subject = product.name;
+  const channel = row.channelId === null ? undefined : sheet.row('channel', row.channelId);
+  const cost = unitCostOf(sheet, product.id);
+  if (channel === undefined) return difference({ name: 'Contribution', subject }, price, cost.changingCost);
+  const terms = { ...saleTerms(sheet, product, channel, undefined), taxInside: false };
+  return contributionOf(netProceedsAt(price, terms, subject), cost, terms, subject);
+}
+
+/** What the planned sales of a product leave in a month, in all channels. Gap: planned where it has no price. */
+function lostContribution(sheet: Sheet, product: RowOf<'product'>): Figure {
+  const subject = product.name;
+  const perUnit = money(sheet).per(unit(product.outputUnit));
+  const parts = plannedSales(sheet, product.id).map(({ channelId, units }) => {
+    const point = sheet.rowsOf('pricePoint', 'productId', product.id).find((each) => each.channelId === channelId);
+    const place = { kind: 'pricePoint', id: product.id, field: 'price' } as const;
+    const contribution =
+      point === undefined
+        ? missing(
+            { name: 'Contribution', subject, unit: perUnit },
+            planningGap('planned-without-price', place, { subject }),
+          )
+        : sheet.read(pricePoint, point.id).contribution;
+    return multiplied({ name: 'Contribution given up', subject }, units, contribution);
+  });
+  return sum({ name: 'Contribution given up', subject }, money(sheet).per(MONTH), parts);
+}
+
+const costsOf = (sheet: Sheet, decisionId: string, fate: FixedCostFate): Figure[] =>
+  sheet
+    .rowsOf('decisionCost', 'decisionId', decisionId)
+    .map(({ id }) => sheet.read(decisionCost, id))
+    .flatMap((terms) => (terms.fate === fate ? [terms.amount] : []));
+
+/** The one-time cost: whole with an order that comes once, spread over its months else. Null for none. */
+function oneTimeOf(sheet: Sheet, { row }: About): Figure | null {
+  if (row.oneTimeCost === '0') return null;
+  const called = { name: 'One-time cost', subject: row.name };
+  const whole = sheet.input('decision', row, 'oneTimeCost', { ...called, unit: money(sheet) });
+  if (row.type === 'special order') return whole;
+  return quotient(
+    called,
+    whole,
+    sheet.input('decision', row, 'months', { name: 'Months', subject: row.name, unit: MONTH }),
+  );
+}
+
+/** The hours of what is scarce, and what they earn otherwise; null where nothing is said to be scarce. */
+function scarceOf(
+  sheet: Sheet,
+  { row, product, units }: About,
+): { readonly hours: Figure | null; readonly worth: Figure | null } {
+  const source =
+    row.gradeId !== null
+      ? `labourGrade.${row.gradeId}`
+      : row.equipmentId !== null
+        ? `equipment.${row.equipmentId}`
+        : null;
+  if (source === null) return { hours: null, worth: null };
+  const subject = product.name;
+  const { perUnit } = sheet.read(resourceUse, `${product.id}@${source}`);
+  const hours = multiplied({ name: 'Scarce hours', subject }, units, perUnit);
+  const earns = sheet.input('decision', row, 'hourEarns', {
+    ...{ name: 'An hour earns', subject: row.name, unit: money(sheet).per(HOUR) },
+    whenEmpty: (place) => planningGap('no-hour-earns', place, { subject: row.name }),
+  });
+  return { hours, worth: multiplied({ name: 'Earned by those hours', subject }, hours, earns) };
+}
+
+/**
+ * The price at which it makes no difference. Buy in: (what buying brings beside the purchase) / units. Special order without a
+ * channel: the price less its advantage for each unit; with one the fees follow the price, and there is no such plain figure.
+ */
+function turningPrice(sheet: Sheet, about: About, perUnit: PerUnit, brought: Figure, taken: Figure): Figure | null {
+  const { row, product, units } = about;
+  const called = { name: 'Price that makes no difference', subject: product.name };
+  if (units.amount === null || !isPositive(units.amount)) return null;
+  if (perUnit.purchase !== null) {
+    const beside = difference({ ...called, name: 'Taken beside the purchase' }, taken, perUnit.purchase);
+    return quotient(called, difference({ ...called, name: 'Left for the purchase' }, brought, beside), units);
+  }
+  if (row.type !== 'special order' || row.channelId !== null) return null;
+  const apart = difference({ ...called, name: 'Advantage' }, brought, taken);
+  return difference(called, priceOf(sheet, about), quotient({ ...called, name: 'Advantage of a unit' }, apart, units));
+}
+
+function gone(sheet: Sheet): DecisionLines {
+  const figure = ofMissingRow({ name: 'Decision', unit: money(sheet) }, 'a decision');
+  return {
+    ...{ units: ofMissingRow({ name: 'Units', unit: NUMBER }, 'a decision'), ...NOTHING },
+    ...{ fixedGone: figure, fixedOnTop: figure, fixedStays: figure, oneTime: null },
+    ...{ scarceHours: null, scarceWorth: null, advantage: figure, turningPrice: null },
+  };
+}

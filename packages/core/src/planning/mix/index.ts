@@ -1,0 +1,42 @@
+import type { Calculation } from '../../sheet/index.js';
+import { mixAgainst, mixPlansApart } from './mix-against.js';
+import { mixOutcome, mixResourceOutcome, mixTotalOutcome } from './mix-outcome.js';
+import { mixPeriod } from './mix-period.js';
+import { mixProductTerms } from './mix-product.js';
+import { mixFactoryCost, mixRanking } from './mix-ranking.js';
+import { mixResourceTerms } from './mix-resource.js';
+import { mixUse } from './mix-use.js';
+
+export { mixAgainst, mixPlansApart } from './mix-against.js';
+export { feasibleArea } from './feasible-area.js';
+export { mixModelOf, type MixModel } from './mix-model.js';
+export {
+  mixOutcome,
+  mixResourceOutcome,
+  mixTotalOutcome,
+  productsOfMix,
+  resourcesOfMix,
+  withQuantities,
+} from './mix-outcome.js';
+export { mixProductTerms, type MixProductTerms, nameInMix, outputInMix } from './mix-product.js';
+export { mixRanking } from './mix-ranking.js';
+export { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
+export { readMixTable, type MixTable, type TableField, type TableProduct } from './mix-table.js';
+export { mixUse } from './mix-use.js';
+export { mixVolumes, type MixVolume } from './mix-volumes.js';
+export * from './solver/index.js';
+
+/** The calculations about mix plans whose figures can be asked for by key. */
+export const MIX_CALCULATIONS: readonly Calculation<unknown>[] = [
+  mixPeriod,
+  mixProductTerms,
+  mixResourceTerms,
+  mixUse,
+  mixFactoryCost,
+  mixRanking,
+  mixOutcome,
+  mixResourceOutcome,
+  mixTotalOutcome,
+  mixAgainst,
+  mixPlansApart,
+];

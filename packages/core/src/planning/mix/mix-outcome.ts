@@ -1,0 +1,250 @@
+import { isDecimalText, type RowOf } from '@nuvar/book';
+
+import {
+  choice,
+  constant,
+  difference,
+  type Figure,
+  largest,
+  missing,
+  multiplied,
+  ofMissingRow,
+  smallest,
+  sum,
+} from '../../figure/index.js';
+import { isPositive } from '../../number/index.js';
+import { unit } from '../../quantity/index.js';
+import { type Calculation, money, OUTPUT, type Sheet } from '../../sheet/index.js';
+import { planningGap } from '../gaps.js';
+import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
+import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
+import { mixUse } from './mix-use.js';
+
+/** The products of a mix plan in their order. */
+export const productsOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixProduct'>[] =>
+  sheet.rowsOf('mixProduct', 'planId', planId);
+
+/** The resources of a mix plan in their order. */
+export const resourcesOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixResource'>[] =>
+  sheet.rowsOf('mixResource', 'planId', planId);
+
+/** The id of an outcome under other quantities than those typed: one for each product of the plan, in their order. */
+export const withQuantities = (id: string, quantities: readonly string[] | null): string =>
+  quantities === null ? id : `${id}@${quantities.join('|')}`;
+
+/** An id such as "plan" or "plan@12|30.5|0". */
+function askedOf(id: string): { readonly of: string; readonly quantities: readonly string[] | null } {
+  const [of = '', stated] = id.split('@');
+  return { of, quantities: stated === undefined ? null : stated.split('|') };
+}
+
+/** How much is made of each product: as typed, or as asked for. */
+function quantitiesOf(sheet: Sheet, planId: string, asked: readonly string[] | null): readonly Figure[] {
+  return productsOfMix(sheet, planId).map((row, index) => {
+    const leaf = { name: 'Quantity', subject: nameInMix(sheet, row), unit: outputInMix(sheet, row) };
+    if (asked === null) return sheet.input('mixProduct', row, 'quantity', leaf);
+    const amount = asked[index] ?? '0';
+    return choice(
+      leaf,
+      constant('Quantity', isDecimalText(amount) ? amount : '0', leaf.unit, 'as asked for'),
+      'another mix',
+    );
+  });
+}
+
+const isMade = ({ amount }: Figure) => amount !== null && isPositive(amount);
+
+/** What a mix brings in all, whatever its goal is. */
+export interface MixOutcome {
+  /** By the goal of the plan. */
+  readonly goal: Figure;
+  /** Before set-ups and extra. */
+  readonly contribution: Figure;
+  readonly setUps: Figure;
+  readonly extra: Figure;
+  readonly profit: Figure;
+  readonly revenue: Figure;
+  readonly units: Figure;
+  readonly cost: Figure;
+}
+
+/**
+ * What a mix brings in its period; the id is that of the plan, for the quantities tried by hand, or "plan@12|30|0" for others.
+ * Contribution = sum of quantity x contribution; profit after set-up = contribution - set-ups of what is made - premium of the
+ * extra that is used. Cost = sum of quantity x variable cost + set-ups + that premium. By the goal of contribution set-ups are
+ * not taken off. Gaps: those of the terms of a product that is made.
+ */
+export const mixOutcome: Calculation<MixOutcome> = {
+  name: 'mix',
+  meanings: {
+    goal: 'What this mix reaches of the goal of the plan.',
+    contribution: 'What this mix leaves before set-ups and what extra costs (contribution).',
+    setUps: 'What the set-ups of all products that are made cost.',
+    extra: 'What overtime and extra purchases cost above their normal price.',
+    profit: 'What this mix leaves after set-ups and extra.',
+    revenue: 'What this mix brings: net revenue.',
+    units: 'All units of this mix together.',
+    cost: 'What changes with this mix, with its set-ups and extra.',
+  },
+  work(sheet, id) {
+    const { of: planId, quantities: asked } = askedOf(id);
+    const plan = sheet.row('mixPlan', planId);
+    const amount = money(sheet);
+    if (plan === undefined) return gone(sheet);
+    const made = quantitiesOf(sheet, planId, asked);
+    const rows = productsOfMix(sheet, planId);
+    const terms = rows.map((row) => sheet.read(mixProductTerms, row.id));
+    const each = (name: string, of: 'contribution' | 'revenue' | 'variableCost') =>
+      terms.flatMap((term, index) => {
+        const quantity = made[index] as Figure;
+        return isMade(quantity) ? [multiplied({ name, subject: quantity.subject }, quantity, term[of])] : [];
+      });
+    const contribution = sum('Contribution', amount, each('Contribution', 'contribution'));
+    const setUps = sum(
+      'Set-ups',
+      amount,
+      terms.flatMap(({ setUpCost }, index) => (isMade(made[index] as Figure) ? (setUpCost ?? []) : [])),
+    );
+    const extra = sum(
+      'Extra',
+      amount,
+      resourcesOfMix(sheet, planId).flatMap(
+        (row) => sheet.read(mixResourceOutcome, withQuantities(row.id, asked)).extraCost ?? [],
+      ),
+    );
+    const afterExtra = difference('Contribution after extra', contribution, extra);
+    const profit = difference('Profit after set-up', afterExtra, setUps);
+    const revenue = sum('Net revenue', amount, each('Net revenue', 'revenue'));
+    const units = sum('Units', OUTPUT, made.map(plain));
+    const cost = sum('Cost', amount, [...each('Variable cost', 'variableCost'), setUps, extra]);
+    const byGoal = { contribution: afterExtra, 'profit after set-up': profit, revenue, units, 'least cost': cost };
+    return {
+      goal: choice('Goal', byGoal[plan.goal], plan.goal),
+      contribution,
+      setUps,
+      extra,
+      profit,
+      revenue,
+      units,
+      cost,
+    };
+  },
+};
+
+const A_UNIT = (of: Figure['unit']) => constant('Counted as', '1', OUTPUT.per(of), 'each unit counts as one');
+
+/** Units of any product, counted together. */
+const plain = (quantity: Figure): Figure =>
+  multiplied({ name: 'Units', subject: quantity.subject }, quantity, A_UNIT(quantity.unit));
+
+/** What a mix takes of a resource. */
+export interface MixResourceOutcome {
+  readonly used: Figure;
+  /** Available less used; below zero where it runs short. */
+  readonly left: Figure;
+  /** Of what is over, what is had as extra; null where there is none to be had. */
+  readonly extraUsed: Figure | null;
+  readonly extraCost: Figure | null;
+  /** What there is not, extra counted; zero where it suffices. */
+  readonly short: Figure;
+}
+
+/**
+ * What a mix takes of a resource = sum of quantity x use per unit, and the use of the set-ups of all that is made; the id is that
+ * of the resource, or "resource@12|30|0". Extra used = what is over, at most the extra there is; its cost = that x the premium.
+ */
+export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
+  name: 'mixResourceUsed',
+  meanings: {
+    used: 'How much of the resource this mix takes.',
+    left: 'How much is left of what is available; below zero where it runs short.',
+    extraUsed: 'How much of the extra this mix takes.',
+    extraCost: 'What that extra costs above its normal price.',
+    short: 'How much this mix lacks, with all extra.',
+  },
+  work(sheet, id) {
+    const { of: resourceId, quantities: asked } = askedOf(id);
+    const row = sheet.row('mixResource', resourceId);
+    if (row === undefined) {
+      const figure = ofMissingRow({ name: 'Used', unit: unit('each') }, 'a mix plan');
+      return { used: figure, left: figure, extraUsed: null, extraCost: null, short: figure };
+    }
+    const subject = nameOfResource(sheet, row);
+    const counted = unitOfMixResource(sheet, row);
+    const made = quantitiesOf(sheet, row.planId, asked);
+    const takes = productsOfMix(sheet, row.planId).flatMap((product, index) => {
+      const quantity = made[index] as Figure;
+      if (!isMade(quantity)) return [];
+      const { perUnit, forSetUp } = sheet.read(mixUse, `${product.id}@${row.id}`);
+      const called = { name: 'Used', subject: quantity.subject };
+      const taken = perUnit.amount?.isZero() === true ? [] : [multiplied(called, quantity, perUnit)];
+      return forSetUp === null ? taken : [...taken, forSetUp];
+    });
+    const used = sum({ name: 'Used', subject }, counted, takes);
+    const { available, extra, premium } = sheet.read(mixResourceTerms, row.id);
+    const nothing = constant('Nothing', '0', counted, 'definition');
+    const atLeastNothing = (name: string, of: Figure) =>
+      largest({ name, subject }, [of, nothing], 'never less than nothing');
+    const over = atLeastNothing('Over', difference({ name: 'Used above what there is', subject }, used, available));
+    const left = difference({ name: 'Left', subject }, available, used);
+    if (extra === null || premium === null) return { used, left, extraUsed: null, extraCost: null, short: over };
+    const extraUsed = smallest({ name: 'Extra used', subject }, [over, extra], 'at most what can be had');
+    return {
+      ...{ used, left, extraUsed },
+      extraCost: multiplied({ name: 'Cost of extra', subject }, extraUsed, premium),
+      short: atLeastNothing('Short', difference({ name: 'Lacking', subject }, over, extra)),
+    };
+  },
+};
+
+/** The units of a total, and by how much they break its rule. */
+export interface MixTotalOutcome {
+  readonly units: Figure;
+  readonly limit: Figure;
+}
+
+/** The units of the products in a total together; the id is that of the total, or "total@12|30|0". Gap: no limit yet. */
+export const mixTotalOutcome: Calculation<MixTotalOutcome> = {
+  name: 'mixTotal',
+  meanings: { units: 'The units of these products together.', limit: 'The limit on these products together.' },
+  work(sheet, id) {
+    const { of: totalId, quantities: asked } = askedOf(id);
+    const row = sheet.row('mixTotal', totalId);
+    if (row === undefined) {
+      const figure = ofMissingRow({ name: 'Units', unit: OUTPUT }, 'a mix plan');
+      return { units: figure, limit: figure };
+    }
+    const subject = row.name;
+    const members = new Set(sheet.rowsOf('mixTotalProduct', 'totalId', row.id).map(({ mixProductId }) => mixProductId));
+    const made = quantitiesOf(sheet, row.planId, asked);
+    const counted = productsOfMix(sheet, row.planId).flatMap((product, index) =>
+      members.has(product.id) ? [plain(made[index] as Figure)] : [],
+    );
+    const place = { kind: 'mixTotal', id: row.id, field: 'units' } as const;
+    const leaf = { name: 'Limit', subject, unit: OUTPUT };
+    return {
+      units: sum({ name: 'Units', subject }, OUTPUT, counted),
+      limit:
+        row.units === null
+          ? missing(leaf, planningGap('no-mix-total', place, { subject }))
+          : sheet.input('mixTotal', row, 'units', leaf),
+    };
+  },
+};
+
+function gone(sheet: Sheet): MixOutcome {
+  const figure = ofMissingRow({ name: 'Goal', unit: money(sheet) }, 'a mix plan');
+  const units = ofMissingRow({ name: 'Units', unit: OUTPUT }, 'a mix plan');
+  return {
+    ...{
+      goal: figure,
+      contribution: figure,
+      setUps: figure,
+      extra: figure,
+      profit: figure,
+      revenue: figure,
+      cost: figure,
+    },
+    units,
+  };
+}

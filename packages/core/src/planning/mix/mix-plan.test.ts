@@ -1,0 +1,238 @@
+import type { Kind } from '@nuvar/book';
+import fc from 'fast-check';
+import type { Highs } from 'highs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { decimal } from '../../number/index.js';
+import { amount, demoRows, evaluated, rowsOf, workshop, type WorkshopFields } from '../../testing/evaluated.js';
+import { VIEWS } from '../../views/index.js';
+import { readMixTable } from './mix-table.js';
+import { solveMix } from './solver/index.js';
+import { loadSolver } from './highs/index.js';
+
+let highs: Highs;
+beforeAll(async () => {
+  highs = await loadSolver();
+});
+
+type Fields = Record<string, unknown>;
+
+interface PlanFields {
+  readonly plan?: Fields;
+  readonly product?: Fields;
+  readonly resource?: Fields;
+  readonly use?: Fields;
+  readonly fields?: WorkshopFields;
+}
+
+/**
+ * The workshop with a mix plan: its Thing at 20.00 before tax leaves 13.00 of 7.00 that change with it (500 g of stuff at 4.00 and a
+ * quarter of an hour at 20.00).
+ */
+function planned({ plan = {}, product = {}, resource = {}, use, fields = {} }: PlanFields = {}) {
+  const ids: Record<'plan' | 'product' | 'resource', string> = { plan: '', product: '', resource: '' };
+  const made = workshop({
+    ...fields,
+    more: (book, of) => {
+      ids.plan = book.add('mixPlan', { name: 'Short week', openDays: '5', ...plan });
+      ids.product = book.add('mixProduct', {
+        ...{ planId: ids.plan, productId: of.product, channelId: of.channel, quantity: '10', ...product },
+      });
+      ids.resource = book.add('mixResource', {
+        planId: ids.plan,
+        materialId: of.material,
+        available: '4',
+        ...resource,
+      });
+      if (use !== undefined) book.add('mixUse', { resourceId: ids.resource, mixProductId: ids.product, ...use });
+      fields.more?.(book, of);
+    },
+  });
+  const evaluation = evaluated(made.rows);
+  return { ...made, ids, evaluation, of: (key: string) => amount(evaluation, key) };
+}
+
+describe('a mix plan', () => {
+  it('draws what a product leaves and takes from the book', () => {
+    const { ids, of } = planned();
+    expect(of(`mixProduct/${ids.product}/contribution`)).toBe('13');
+    expect(of(`mixProduct/${ids.product}/revenue`)).toBe('20');
+    expect(of(`mixProduct/${ids.product}/variableCost`)).toBe('7');
+    expect(of(`mixUse/${ids.product}@${ids.resource}/perUnit`)).toBe('0.5');
+    // 100 are planned in a month of 20 open days: 25 in five of them.
+    expect(of(`mixProduct/${ids.product}/planned`)).toBe('25');
+    // 10 x 0.5 kg of 4 kg; 10 x 13.
+    expect(of(`mixResourceUsed/${ids.resource}/used`)).toBe('5');
+    expect(of(`mixResourceUsed/${ids.resource}/left`)).toBe('-1');
+    expect(of(`mixResourceUsed/${ids.resource}/short`)).toBe('1');
+    expect(of(`mix/${ids.plan}/goal`)).toBe('130');
+    // The stuff is in the contribution at 4.00 a kilogram.
+    expect(of(`mixResource/${ids.resource}/normalPrice`)).toBe('4');
+  });
+
+  it('charges extra at its premium over what the contribution holds', () => {
+    const { ids, of } = planned({ resource: { extra: '3', extraPrice: '6.50' } });
+    // 1 kg over: 6.50 less the 4.00 that the contribution holds.
+    expect(of(`mixResource/${ids.resource}/premium`)).toBe('2.5');
+    expect(of(`mixResourceUsed/${ids.resource}/extraUsed`)).toBe('1');
+    expect(of(`mix/${ids.plan}/goal`)).toBe('127.5');
+    const without = planned({ resource: { extra: '3' } });
+    expect(without.of(`mixResource/${without.ids.resource}/premium`)).toBe('no-extra-price');
+  });
+
+  it('has available what the book says for its period', () => {
+    const ids: Record<string, string> = {};
+    const rows = rowsOf((book) => {
+      book.add('settings', { name: 'Studio', openDaysPerMonth: '20' });
+      const planId = book.add('mixPlan', { name: 'Short week', openDays: '5' });
+      const grade = { name: 'Maker', paidHoursPerMonth: '160', productivePercent: '80' };
+      const kiln = book.add('equipment', { name: 'Kiln', hoursPerYear: '2400' });
+      const firing = { name: 'Firing', equipmentId: kiln, hoursPerRun: '10', space: '90' };
+      const clay = book.add('material', { name: 'Clay', baseUnit: 'kg' });
+      const shipment = { name: 'Clay on its way', state: 'ordered', date: '2026-11-01', currency: 'EUR' };
+      const shipmentId = book.add('shipment', shipment);
+      book.add('shipmentLine', { shipmentId, materialId: clay, quantity: '2000', unit: 'g' });
+      const sources = {
+        maker: { gradeId: book.add('labourGrade', grade) },
+        kiln: { equipmentId: kiln },
+        firing: { runId: book.add('equipmentRun', firing) },
+        clay: { materialId: clay, countsOnOrder: true },
+        noClay: { materialId: clay },
+        slots: { name: 'Slots' },
+      };
+      for (const [name, source] of Object.entries(sources)) ids[name] = book.add('mixResource', { planId, ...source });
+    });
+    const available = (name: string) => amount(evaluated(rows), `mixResource/${ids[name]}/available`);
+    // A quarter of a month: 160 h x 80 %; 2,400 / 12 h; 50 h / 10 h x 90 places; 2 kg that are ordered and not here.
+    expect(['maker', 'kiln', 'firing', 'clay'].map(available)).toEqual(['32', '50', '450', '2']);
+    expect(['noClay', 'slots'].map(available)).toEqual(['no-mix-supply', 'no-mix-supply']);
+  });
+
+  it('counts a set-up once where the plan says so, and takes it out of what a unit leaves', () => {
+    // 30 min a batch of 10 at 20.00: 10.00, 1.00 in a unit; the unit leaves 12.00 with it, and 13.00 without.
+    const fields = {
+      product: { name: 'Thing', batchSize: '10' },
+      labourStep: { name: 'Make', setUpMinutes: '30', timeBasis: 'minutes per unit', time: '15' },
+    };
+    const each = planned({ fields });
+    expect(each.of(`mixProduct/${each.ids.product}/contribution`)).toBe('12');
+    const once = planned({ fields, product: { setUp: 'once in the plan' } });
+    expect(once.of(`mixProduct/${once.ids.product}/contribution`)).toBe('13');
+    expect(once.of(`mixProduct/${once.ids.product}/setUpCost`)).toBe('10');
+    expect(once.of(`mix/${once.ids.plan}/goal`)).toBe('120');
+    const byContribution = planned({ fields, product: { setUp: 'once in the plan' }, plan: { goal: 'contribution' } });
+    expect(byContribution.of(`mix/${byContribution.ids.plan}/goal`)).toBe('130');
+  });
+
+  it('takes what is typed over what the book says', () => {
+    const { ids, of } = planned({
+      product: { productId: null, channelId: null, name: 'Tray', contribution: '3', quantity: '2' },
+      use: { perUnit: '0.75', forSetUp: '1' },
+    });
+    // 2 x 0.75 + 1.
+    expect(of(`mixResourceUsed/${ids.resource}/used`)).toBe('2.5');
+    expect(of(`mix/${ids.plan}/goal`)).toBe('6');
+  });
+
+  it('leaves out of the model what lacks something, and says what', () => {
+    const { ids, evaluation } = planned({ product: { channelId: null } });
+    const { model, gaps } = VIEWS.mix(evaluation, ids.plan);
+    expect(model.products).toEqual([]);
+    expect(gaps.map(({ code }) => code)).toEqual(['no-mix-contribution']);
+    expect(solveMix(highs, model).status).toBe('no products');
+  });
+
+  it('notes what is never used, and what is there twice', () => {
+    const twice: WorkshopFields['more'] = (book) => {
+      const planId = book.add('mixPlan', { name: 'Notes' });
+      for (const position of [0, 1]) book.add('mixProduct', { planId, position, name: 'Tray', contribution: '1' });
+      book.add('mixResource', { planId, name: 'Slots', available: '3' });
+    };
+    const { rows } = workshop({ more: twice });
+    const evaluation = evaluated(rows);
+    const { notes } = VIEWS.mix(evaluation, evaluation.sheet.all('mixPlan')[0]?.id ?? '');
+    expect(notes.map(({ code, name }) => [code, name])).toEqual([
+      ['never-used', 'Slots'],
+      ['same-name', 'Tray'],
+    ]);
+  });
+
+  it('takes its quantities over as planned volumes of a month, shared out as they are planned now', () => {
+    const { ids, evaluation, product, channel } = planned({
+      product: { channelId: null, contribution: '9', quantity: '10' },
+    });
+    // 10 in five of 20 open days are 40 a month; all that is planned is planned without a channel, at the first price.
+    expect(VIEWS.mixVolumes(evaluation, ids.plan)).toEqual([
+      { productId: product, channelId: channel, share: '100', now: '100', unitsPerMonth: '40' },
+    ]);
+  });
+});
+
+describe('the mix plans of the demo', () => {
+  const plans = () => {
+    const evaluation = evaluated(demoRows());
+    return evaluation.sheet.all('mixPlan').map(({ id }) => ({ id, evaluation, view: VIEWS.mix(evaluation, id) }));
+  };
+
+  it('have a best mix that fits every limit in decimals, and shows by hand the figures that it was found with', () => {
+    for (const { id, evaluation, view } of plans()) {
+      const { status, goal, quantities } = solveMix(highs, view.model);
+      expect(status).toBe('best');
+      const asked = `${id}@${quantities.map((each) => decimal(each.toFixed(9)).toFixed()).join('|')}`;
+      const found = VIEWS.mixOutcome(evaluation, asked);
+      expect(found.fits).toBe(true);
+      expect(Number(found.outcome.goal.amount)).toBeCloseTo(goal, 4);
+      // Typed by hand, it shows the same.
+      const typed = evaluation.fork(
+        view.products.map((product, index) => ({
+          ...{ kind: 'mixProduct' as Kind, id: product.id, field: 'quantity', how: 'set' as const },
+          value: decimal((quantities[index] ?? 0).toFixed(9)).toFixed(),
+        })),
+      );
+      expect(VIEWS.mix(typed, id).outcome.goal.amount).toBe(found.outcome.goal.amount);
+      expect(VIEWS.mix(typed, id).fits).toBe(true);
+      typed.end();
+      expect(Number(found.gained?.amount)).toBeCloseTo(goal - Number(view.outcome.goal.amount), 4);
+    }
+  });
+
+  it('run out of something by hand, and do not make what leaves most for each piece alone', () => {
+    const [{ view } = { view: undefined }] = plans();
+    expect(view?.fits).toBe(false);
+    expect(view?.resources.filter(({ isShort }) => isShort).map(({ name }) => name)).toEqual([
+      'Throwing wheel',
+      'Cane handle',
+    ]);
+    expect(view?.resources[view.first ?? -1]?.name).toBe('Cane handle');
+  });
+});
+
+describe('a mix from a table', () => {
+  it('is read with its own columns, its resources and what there is of them', () => {
+    const table = [
+      ['Product', 'Contribution', 'Oven, h', 'At most', 'Hands'],
+      ['Bread', '6', '2', '', '3'],
+      ['Cake', '10,5', '4', '90', 'two'],
+      ['Available', '', '400', '', '360'],
+    ];
+    expect(readMixTable(table, ',')).toEqual({
+      products: [
+        { name: 'Bread', fields: { contribution: '6' }, uses: ['2', '3'] },
+        { name: 'Cake', fields: { contribution: '10.5', maximum: '90' }, uses: ['4', null] },
+      ],
+      resources: [
+        { name: 'Oven, h', available: '400' },
+        { name: 'Hands', available: '360' },
+      ],
+      refused: ['Row 3, Hands: "two" is no number.'],
+    });
+  });
+
+  it('never breaks, whatever stands in it', () => {
+    fc.assert(
+      fc.property(fc.array(fc.array(fc.string(), { maxLength: 5 }), { maxLength: 6 }), (cells) => {
+        const { products, resources } = readMixTable(cells, '.');
+        for (const { uses } of products) expect(uses).toHaveLength(resources.length);
+      }),
+    );
+  });
+});

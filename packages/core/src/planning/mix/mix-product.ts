@@ -1,0 +1,199 @@
+import type { RowOf } from '@nuvar/book';
+import {
+  constant,
+  difference,
+  type Figure,
+  largest,
+  missing,
+  multiplied,
+  ofMissingRow,
+  quotient,
+  sum,
+} from '../../figure/index.js';
+import { batch, labourRate, labourSetUpHours, plannedAt, plannedUnits } from '../../production/index.js';
+import { type Unit, unit } from '../../quantity/index.js';
+import { pricePoint, setPrice } from '../../selling/index.js';
+import { BATCH, type Calculation, money, type Sheet } from '../../sheet/index.js';
+import { planningGap } from '../gaps.js';
+import { mixPeriod } from './mix-period.js';
+
+/** What a mix plan knows of one of its products, for each unit of it. */
+export interface MixProductTerms {
+  readonly contribution: Figure;
+  readonly revenue: Figure;
+  readonly variableCost: Figure;
+  /** Paid once where it is made at all; null for none. */
+  readonly setUpCost: Figure | null;
+  /** The larger of what it is to be made at least and of its agreed orders. */
+  readonly least: Figure;
+  readonly most: Figure | null;
+  /** So many at least where it is made at all; null for no such rule. */
+  readonly lot: Figure | null;
+  /** In what it is counted whole: one unit, or the good units of a batch; null for any amount. */
+  readonly step: Figure | null;
+  /** Planned in Run for such a period; null where nothing is. */
+  readonly planned: Figure | null;
+}
+
+type Row = RowOf<'mixProduct'>;
+
+const PIECE = unit('each');
+
+/** How a product of a mix plan is called: as in the book, or as typed; with its channel where that is chosen. */
+export function nameInMix(sheet: Sheet, row: Row): string {
+  const name = row.productId === null ? row.name.trim() : (sheet.row('product', row.productId)?.name ?? 'a product');
+  const channel = row.channelId === null ? undefined : sheet.row('channel', row.channelId)?.name;
+  return channel === undefined ? name : `${name} (${channel})`;
+}
+
+/** In which unit a product of a mix plan is counted. */
+export const outputInMix = (sheet: Sheet, { productId }: Row): Unit =>
+  unit((productId === null ? undefined : sheet.row('product', productId)?.outputUnit) ?? PIECE.text);
+
+/** The price of a product of a mix plan in its channel. */
+export const priceInMix = (sheet: Sheet, { productId, channelId }: Row): RowOf<'pricePoint'> | undefined =>
+  productId === null || channelId === null
+    ? undefined
+    : sheet.rowsOf('pricePoint', 'productId', productId).find((point) => point.channelId === channelId);
+
+/**
+ * The terms of a product in a mix plan: contribution, net revenue and variable cost of a unit as typed, else at its price in its
+ * channel; its limits; its set-up. Where the set-up comes once in the plan, the labour of the set-ups that the contribution
+ * holds is given back to it, since the plan charges it by itself. Committed pay and wear are in no contribution. Gaps: no
+ * contribution, no price in the channel.
+ */
+export const mixProductTerms: Calculation<MixProductTerms> = {
+  name: 'mixProduct',
+  meanings: {
+    contribution: 'What one unit leaves for fixed costs and profit, without a set-up that the plan charges by itself.',
+    revenue: 'What one unit brings: net revenue.',
+    variableCost: 'What changes with each unit that is made and sold.',
+    setUpCost: 'What its set-up costs, once, where it is made at all.',
+    least: 'How much of it is to be made at least.',
+    most: 'How much of it can be made at most.',
+    lot: 'How much of it is made at least where it is made at all.',
+    step: 'In what it is counted whole.',
+    planned: 'What is planned of it in such a period.',
+  },
+  work(sheet, id) {
+    const row = sheet.row('mixProduct', id);
+    if (row === undefined) return gone(sheet);
+    const subject = nameInMix(sheet, row);
+    const output = outputInMix(sheet, row);
+    const limit = (field: 'minimum' | 'maximum' | 'agreed' | 'lot', name: string) =>
+      sheet.input('mixProduct', row, field, { name, subject, unit: output });
+    const setUp =
+      row.setUp === 'once in the plan' && row.productId !== null ? setUpOfBatch(sheet, row.productId) : null;
+    return {
+      ...amountsOf(sheet, row, subject, money(sheet).per(output), setUp),
+      setUpCost:
+        row.setUpCost === null
+          ? setUp === null
+            ? null
+            : multiplied({ name: 'Set-up cost', subject }, setUp, constant('Set-ups', '1', BATCH, 'once in the plan'))
+          : sheet.input('mixProduct', row, 'setUpCost', { name: 'Set-up cost', subject, unit: money(sheet) }),
+      least:
+        row.agreed === '0'
+          ? limit('minimum', 'At least')
+          : largest(
+              { name: 'Made at least', subject },
+              [limit('minimum', 'At least'), limit('agreed', 'Agreed orders')],
+              'the larger of the two',
+            ),
+      most: row.maximum === null ? null : limit('maximum', 'At most'),
+      lot: row.lot === null ? null : limit('lot', 'Minimum lot'),
+      step: stepOf(sheet, row, output),
+      planned: plannedInPeriod(sheet, row, subject),
+    };
+  },
+};
+
+type Amounts = Pick<MixProductTerms, 'contribution' | 'revenue' | 'variableCost'>;
+
+function amountsOf(sheet: Sheet, row: Row, subject: string, perUnit: Unit, setUp: Figure | null): Amounts {
+  const point = priceInMix(sheet, row);
+  const typed = (field: 'contribution' | 'revenue' | 'variableCost', name: string) =>
+    row[field] === null ? null : sheet.input('mixProduct', row, field, { name, subject, unit: perUnit });
+  const left =
+    typed('contribution', 'Contribution') ??
+    (point === undefined ? without(sheet, row, subject, perUnit) : sheet.read(pricePoint, point.id).contribution);
+  const revenue =
+    typed('revenue', 'Net revenue') ??
+    (point === undefined
+      ? missing(
+          { name: 'Net revenue', subject, unit: perUnit },
+          planningGap('no-mix-revenue', { kind: 'mixProduct', id: row.id, field: 'revenue' }, { subject }),
+        )
+      : sheet.read(setPrice, point.id).netRevenue);
+  const isHeld = setUp !== null && row.contribution === null && row.productId !== null;
+  const inUnit = isHeld
+    ? quotient({ name: 'Set-up in a unit', subject }, setUp, sheet.read(batch, row.productId as string).good)
+    : null;
+  return {
+    contribution:
+      inUnit === null ? left : sum({ name: 'Contribution before set-up', subject }, left.unit, [left, inUnit]),
+    revenue,
+    variableCost: typed('variableCost', 'Variable cost') ?? costOf(subject, revenue, left, inUnit),
+  };
+}
+
+function costOf(subject: string, revenue: Figure, left: Figure, inUnit: Figure | null): Figure {
+  const cost = difference({ name: 'Variable cost', subject }, revenue, left);
+  return inUnit === null ? cost : difference({ name: 'Variable cost before set-up', subject }, cost, inUnit);
+}
+
+function without(sheet: Sheet, row: Row, subject: string, perUnit: Unit): Figure {
+  const leaf = { name: 'Contribution', subject, unit: perUnit };
+  const isPriced = row.productId !== null && row.channelId !== null;
+  const channel = sheet.row('channel', row.channelId ?? '')?.name ?? '';
+  const product = sheet.row('product', row.productId ?? '')?.name ?? row.name;
+  const place = { kind: 'mixProduct', id: row.id, field: 'contribution' } as const;
+  return missing(
+    leaf,
+    isPriced
+      ? planningGap('no-mix-price', place, { subject: product, channel })
+      : planningGap('no-mix-contribution', place, { subject }),
+  );
+}
+
+/** What the set-ups of one batch cost in pay that changes with the hours; null where a product has no set-up. */
+function setUpOfBatch(sheet: Sheet, productId: string): Figure | null {
+  const steps = sheet.rowsOf('labourStep', 'productId', productId).filter(({ setUpMinutes }) => setUpMinutes !== '0');
+  if (steps.length === 0) return null;
+  const costs = steps.flatMap((step) => {
+    const grade = step.gradeId === null ? undefined : sheet.row('labourGrade', step.gradeId);
+    if (grade === undefined || grade.behaviour !== 'variable') return [];
+    const called = { name: 'Set-up', subject: step.name };
+    return [multiplied(called, labourSetUpHours(sheet, step), sheet.read(labourRate, grade.id).perHour)];
+  });
+  return sum('Set-up of a batch', money(sheet).per(BATCH), costs);
+}
+
+function stepOf(sheet: Sheet, { countedIn, productId }: Row, output: Unit): Figure | null {
+  if (countedIn === 'any amount') return null;
+  if (countedIn === 'whole batches' && productId !== null)
+    return multiplied(
+      'Good units of a batch',
+      sheet.read(batch, productId).good,
+      constant('Batches', '1', BATCH, 'one'),
+    );
+  return constant('One unit', '1', output, 'whole units');
+}
+
+function plannedInPeriod(sheet: Sheet, row: Row, subject: string): Figure | null {
+  if (row.productId === null) return null;
+  const point = priceInMix(sheet, row);
+  if (sheet.rowsOf('plannedVolume', 'productId', row.productId).length === 0) return null;
+  const perMonth = point === undefined ? plannedUnits(sheet, row.productId) : plannedAt(sheet, point);
+  if (perMonth.amount === null) return null;
+  return multiplied({ name: 'Planned', subject }, perMonth, sheet.read(mixPeriod, row.planId).months);
+}
+
+function gone(sheet: Sheet): MixProductTerms {
+  const figure = ofMissingRow({ name: 'Contribution', unit: money(sheet).per(PIECE) }, 'a mix plan');
+  const none = ofMissingRow({ name: 'Quantity', unit: PIECE }, 'a mix plan');
+  return {
+    ...{ contribution: figure, revenue: figure, variableCost: figure, setUpCost: null },
+    ...{ least: none, most: null, lot: null, step: null, planned: null },
+  };
+}

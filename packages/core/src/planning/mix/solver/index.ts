@@ -1,0 +1,11 @@
+export type { OtherAsGood } from './as-good.js';
+export type { CurvePoint } from './curve.js';
+export { explainMix, type MixExplanation } from './explain-mix.js';
+export { gainCurve } from './gain-curve.js';
+export type { LimitChange, LimitWorth } from './limit-worth.js';
+export type { MixLimit } from './limits.js';
+export { MIX_FILE_FORMATS, mixFile, type MixFileFormat } from './mix-files.js';
+export type { ProductReason } from './product-reason.js';
+export { furthestRanking, rankedMix, type RankedMix } from './ranked-mix.js';
+export { gapOf, solveMix, type MixAnswer, type MixProgress, type MixStatus } from './solve-mix.js';
+export { isWhole, wholeAsGood, wholeGain, type WholeGain } from './whole-gains.js';

@@ -1,0 +1,311 @@
+import type { Highs } from 'highs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { MixModel } from '../mix-model.js';
+import { explainMix, gainCurve, mixFile, rankedMix, solveMix, wholeAsGood, wholeGain } from './index.js';
+import { loadSolver } from '../highs/index.js';
+import { exampleModel } from './mix-examples.js';
+
+let highs: Highs;
+beforeAll(async () => {
+  highs = await loadSolver();
+});
+
+const best = (model: MixModel) => {
+  const { status, goal, quantities } = solveMix(highs, model);
+  return { status, goal, quantities };
+};
+const explained = (model: MixModel) => {
+  const explanation = explainMix(highs, model);
+  if (explanation === null) throw new RangeError('a continuous model was meant');
+  return explanation;
+};
+
+// Each by hand in the comment: which limits meet at the best mix, and what it brings.
+describe('the best mix', () => {
+  it('leaves committed wages out of what a unit brings: 100 vases and 70 mugs bring 3,380', () => {
+    // 4 x 100 + 3 x 70 = 610 slots; 100 + 35 = 135 of 160 hours; 24 x 100 + 14 x 70 = 3,380.
+    const committed = exampleModel(
+      [
+        { name: 'Vase', gain: 24, uses: [4, 1], most: 100 },
+        { name: 'Mug', gain: 14, uses: [3, 0.5], most: 250 },
+      ],
+      [{ available: 610 }, { available: 160 }],
+    );
+    expect(best(committed)).toEqual({ status: 'best', goal: 3380, quantities: [100, 70] });
+    // With wages of 18 an hour in it a vase brings 6 and a mug 5: another mix, which really brings 24 + 14 x 202 = 2,852.
+    const careless = exampleModel(
+      [
+        { name: 'Vase', gain: 6, uses: [4, 1], most: 100, step: 1 },
+        { name: 'Mug', gain: 5, uses: [3, 0.5], most: 250, step: 1 },
+      ],
+      [{ available: 610 }, { available: 160 }],
+    );
+    expect(best(careless).quantities).toEqual([1, 202]);
+  });
+
+  it('buys overtime at its premium over the wage that a unit holds: 400 becomes 425', () => {
+    // A tray brings 12.50 - 0.5 h x 15 = 5; 40 h give 80 trays, 400; ten hours more give 20, less 10 x 7.50 = 25 more.
+    const trays = (extra: number, premium: number) =>
+      exampleModel([{ name: 'Tray', gain: 5, uses: [0.5] }], [{ available: 40, extra, premium, normalPrice: 15 }]);
+    expect(best(trays(0, 0)).goal).toBe(400);
+    expect(best(trays(10, 7.5)).goal).toBe(425);
+    // Charged in full it is refused, and free of charge it promises too much.
+    expect(best(trays(10, 22.5)).goal).toBe(400);
+    expect(best(trays(10, 0)).goal).toBe(500);
+    const [hours] = explained(trays(0, 0)).resources;
+    expect(hours).toMatchObject({ up: 10, down: 10, mostToPay: 25, changes: [{ product: 0, by: 2, together: 10 }] });
+  });
+
+  it('pays a set-up only for what is made: the best per hour is left out, and 10 and 100 of the others bring 1,430', () => {
+    const withSetUps = exampleModel(
+      [
+        { name: 'A', gain: 20, uses: [1], setUpCost: 600, setUpUses: [10], most: 60 },
+        { name: 'B', gain: 18, uses: [1], setUpCost: 100, setUpUses: [5], most: 80 },
+        { name: 'C', gain: 15, uses: [0.8], setUpCost: 150, setUpUses: [5], most: 100 },
+      ],
+      [{ available: 100 }],
+    );
+    expect(best(withSetUps)).toEqual({ status: 'best', goal: 1430, quantities: [0, 10, 100] });
+    expect(explainMix(highs, withSetUps)).toBeNull();
+  });
+
+  it('counts whole units: 1 platter and 3 bowls bring 140 on 23 shelves, one shelf more 10, ten more 60', () => {
+    const shelves = (step: number | null) =>
+      exampleModel(
+        [
+          { name: 'Platter', gain: 50, uses: [8], step },
+          { name: 'Bowl', gain: 30, uses: [5], step },
+        ],
+        [{ available: 23 }],
+      );
+    expect(best(shelves(1))).toEqual({ status: 'best', goal: 140, quantities: [1, 3] });
+    expect(wholeGain(highs, shelves(1), 140, 0, 5)).toEqual({ at: 0, ofOne: 10, ofTen: 60 });
+    // Of pieces that can be cut a shelf is worth 50 / 8.
+    expect(explained(shelves(null)).resources[0]).toMatchObject({ up: 6.25 });
+  });
+
+  it('counts whole batches and minimum lots', () => {
+    // Batches of 24 of which 50 fit: 48. A lot of 30 does not fit beside them, so none of the other is made.
+    const batches = exampleModel(
+      [
+        { name: 'Tile', gain: 3, uses: [1], step: 24, least: 30 },
+        { name: 'Jug', gain: 2, uses: [1], lot: 30 },
+      ],
+      [{ available: 50 }],
+    );
+    expect(best(batches)).toEqual({ status: 'best', goal: 144, quantities: [48, 0] });
+  });
+
+  it('holds totals over groups, and finds the least cost of a demand', () => {
+    const [a, b] = [
+      { name: 'A', gain: 4, uses: [1] },
+      { name: 'B', gain: 6, uses: [3] },
+    ];
+    const demand = exampleModel([a, b], [{ available: 40 }], {
+      ...{ goal: 'least cost', isLeast: true },
+      totals: [
+        { id: 't0', name: 'Both', rule: 'exactly', units: 20, products: [0, 1] },
+        { id: 't1', name: 'B alone', rule: 'at least', units: 5, products: [1] },
+      ],
+    });
+    // 15 x 4 + 5 x 6 = 90, and 15 + 15 = 30 of 40 used.
+    expect(best(demand)).toEqual({ status: 'best', goal: 90, quantities: [15, 5] });
+    // One more in all costs a further A; one more of B in place of an A costs 2.
+    expect(explained(demand).totals.map(({ up, down }) => [up, down])).toEqual([
+      [-4, -4],
+      [-2, -2],
+    ]);
+  });
+});
+
+// Bread and cake: oven 2 and 4 of 400, hands 3 and 2 of 360. By hand: 2 x 80 + 4 x 60 = 400, 3 x 80 + 2 x 60 = 360; the duals
+// solve 2u + 3v = 6 and 4u + 2v = 10: u = 2.25, v = 0.50. At 720 of the oven cake alone fills it, 4 x 180, and hands too.
+const bakery = (oven = 400, gains: readonly [number, number] = [6, 10]) =>
+  exampleModel(
+    [
+      { name: 'Bread', gain: gains[0], uses: [2, 3] },
+      { name: 'Cake', gain: gains[1], uses: [4, 2] },
+    ],
+    [
+      { name: 'Oven', available: oven },
+      { name: 'Hands', available: 360 },
+    ],
+  );
+
+describe('the explanation', () => {
+  it('values each limit, and says for how much of it', () => {
+    expect(best(bakery())).toEqual({ status: 'best', goal: 1080, quantities: [80, 60] });
+    const { resources, products, asGood } = explained(bakery());
+    expect(resources).toMatchObject([
+      { up: 2.25, down: 2.25, isKink: false, from: 240, until: 720, left: 0 },
+      { up: 0.5, down: 0.5, isKink: false, from: 200, until: 600, left: 0 },
+    ]);
+    // The answer stays while bread brings 5 to 15 and cake 4 to 12: where the two limits have the slope of the goal.
+    expect(products.map(({ from, until }) => [from, until])).toEqual([
+      [5, 15],
+      [4, 12],
+    ]);
+    expect(asGood).toEqual([]);
+    // One more of the oven: a quarter loaf less, three eighths of a cake more.
+    expect(resources[0]?.changes).toEqual([
+      { product: 0, by: -0.25, each: 6, together: -1.5 },
+      { product: 1, by: 0.375, each: 10, together: 3.75 },
+    ]);
+  });
+
+  it('gives the value up and the value down where the best mix stands at a kink', () => {
+    const { resources, products } = explained(bakery(720));
+    expect(resources[0]).toMatchObject({ up: 0, down: 2.25, isKink: true });
+    expect(products[0]).toMatchObject({ quantity: 0, lacking: 9 });
+  });
+
+  it('says which other mixes are as good', () => {
+    // Bread at 5 has the slope of the oven: from 80 and 60 to cake alone, 100, all bring 1,000.
+    expect(explained(bakery(400, [5, 10])).asGood).toEqual([
+      { at: 0, least: 0, most: 80 },
+      { at: 1, least: 60, most: 100 },
+    ]);
+    const twins = exampleModel(
+      [
+        { name: 'One', gain: 7, uses: [1], step: 1 },
+        { name: 'Other', gain: 7, uses: [1], step: 1 },
+      ],
+      [{ available: 3 }],
+    );
+    expect(wholeAsGood(highs, twins, 5)).toEqual([
+      { at: 0, least: 0, most: 3 },
+      { at: 1, least: 0, most: 3 },
+    ]);
+  });
+
+  it('draws the goal against a resource, kink by kink', () => {
+    const points = gainCurve(highs, bakery(), 0);
+    // Nothing without an oven; 3 an hour for bread's place up to 240, where hands run short; 2.25 up to 720; then nothing more.
+    expect(points.slice(0, 3).map(({ at, value }) => [at, Math.round(value)])).toEqual([
+      [0, 0],
+      [240, 720],
+      [720, 1800],
+    ]);
+    expect(points.at(-1)).toMatchObject({ value: 1800, slope: 0 });
+  });
+
+  it('values limits that are not used up at nothing, and a maximum at what one more would bring', () => {
+    const capped = exampleModel(
+      [
+        { name: 'A', gain: 9, uses: [1], most: 10 },
+        { name: 'B', gain: 4, uses: [1], least: 5 },
+      ],
+      [{ available: 40 }, { available: 99 }],
+    );
+    const { resources, products } = explained(capped);
+    expect(resources[1]).toMatchObject({ up: 0, down: 0, left: 99 });
+    expect(products[0]).toMatchObject({ isAtMost: true, maximumWorth: 5 });
+    const forced = exampleModel(
+      [
+        { name: 'A', gain: 9, uses: [1] },
+        { name: 'B', gain: 4, uses: [1], least: 5 },
+      ],
+      [{ available: 40 }],
+    );
+    expect(explained(forced).products[1]).toMatchObject({ minimumCost: 5 });
+  });
+
+  it('ranks by one resource, which is not the best mix where another runs out', () => {
+    // By the oven bread leads, 3 against 2.50: 120 loaves take all hands and bring 720. By hands cake leads: 100 bring 1,000.
+    expect(rankedMix(bakery(), 0)).toMatchObject({ quantities: [120, 0], goal: 720, ranOut: [1] });
+    expect(rankedMix(bakery(), 1)).toMatchObject({ quantities: [0, 100], goal: 1000, ranOut: [0] });
+  });
+});
+
+describe('where there is no best mix', () => {
+  it('names a smallest set of limits that contradict each other', () => {
+    const model = exampleModel(
+      [
+        { name: 'A', gain: 1, uses: [2], least: 10, most: 50 },
+        { name: 'B', gain: 1, uses: [1], least: 5 },
+        { name: 'C', gain: 1, uses: [0, 1], least: 1 },
+      ],
+      [{ available: 20 }, { available: 5 }],
+    );
+    const { status, contradiction } = solveMix(highs, model);
+    expect(status).toBe('infeasible');
+    // 2 x 10 + 5 = 25 of 20; the rest of the limits has no part in it.
+    expect(contradiction).toEqual([
+      { of: 'least', at: 0 },
+      { of: 'least', at: 1 },
+      { of: 'resource', at: 0 },
+    ]);
+  });
+
+  it('names what whole batches contradict', () => {
+    const model = exampleModel([{ name: 'A', gain: 1, uses: [], step: 24, least: 30, most: 40 }], []);
+    const { status, contradiction } = solveMix(highs, model);
+    expect(status).toBe('infeasible');
+    expect(contradiction.map(({ of }) => of)).toEqual(['least', 'most', 'whole']);
+  });
+
+  it('names the products that nothing limits', () => {
+    const model = exampleModel(
+      [
+        { name: 'A', gain: 1, uses: [] },
+        { name: 'B', gain: 1, uses: [1] },
+        { name: 'C', gain: -1, uses: [] },
+      ],
+      [{ available: 3 }],
+    );
+    expect(solveMix(highs, model)).toMatchObject({ status: 'unlimited', unlimited: [0] });
+  });
+
+  it('says that there is no product', () => {
+    expect(solveMix(highs, exampleModel([], [{ available: 3 }])).status).toBe('no products');
+  });
+
+  it('makes nothing where nothing brings anything, or nothing is there', () => {
+    expect(best(exampleModel([{ name: 'A', gain: 0, uses: [0] }], [{ available: 0 }]))).toMatchObject({
+      status: 'best',
+      goal: 0,
+    });
+    expect(best(exampleModel([{ name: 'A', gain: 5, uses: [1] }], [{ available: 0 }]))).toEqual({
+      ...{ status: 'best', goal: 0, quantities: [0] },
+    });
+  });
+
+  it('takes coefficients from a billionth to a billion', () => {
+    const model = exampleModel(
+      [
+        { name: 'Grain', gain: 1e-9, uses: [1e-9, 0], most: 1e9 },
+        { name: 'Ship', gain: 1e9, uses: [0, 1e9] },
+      ],
+      [{ available: 0.5 }, { available: 2e9 }],
+    );
+    expect(best(model).quantities).toEqual([5e8, 2]);
+  });
+});
+
+describe('the files of a model', () => {
+  it('are read back by the solver with the same goal, under plain names of their own', () => {
+    const model = exampleModel(
+      [
+        { name: 'Müsli, 500 g', gain: 3, uses: [2], step: 1, setUpCost: 4 },
+        { name: 'Müsli: 500 g', gain: 2, uses: [1], lot: 2 },
+        { name: '3 in 1', gain: 1, uses: [1] },
+      ],
+      [{ name: 'Hands', available: 9, extra: 2, premium: 0.5 }],
+    );
+    const wanted = best(model).goal;
+    for (const format of ['lp', 'mps'] as const) {
+      const data = mixFile(highs, model, format);
+      const goal = highs.withModel({ format, data }, (solver) => {
+        solver.options.set({ output_flag: false });
+        solver.run();
+        return solver.getObjectiveValue();
+      });
+      // An MPS file has no direction of its own: it may come back as the least of the negative.
+      expect(Math.abs(goal)).toBeCloseTo(wanted, 6);
+    }
+    const lp = mixFile(highs, model, 'lp');
+    expect(lp).toContain('Mu_sli_500_g_2');
+    expect(lp).toContain('x_3_in_1');
+    expect(lp).toContain('2 Mu_sli_500_g');
+  });
+});

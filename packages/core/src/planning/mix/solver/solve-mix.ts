@@ -1,0 +1,121 @@
+import type { Highs, HighsCallbackMap } from 'highs';
+import type { MixModel } from '../mix-model.js';
+import { contradiction } from './contradiction.js';
+import type { MixLimit } from './limits.js';
+import { mixProgram, type MixProgram, modelData, unlimitedProducts } from './program.js';
+import { quantitiesOf, type Solved, solveModel, valuesOf } from './solved.js';
+
+/** How the search for the best mix ended, or that there is nothing to search for. */
+export type MixStatus = Solved['status'] | 'unlimited' | 'no products';
+
+/** What is found so far, while the search goes on. */
+export interface MixProgress {
+  readonly seconds: number;
+  /** Null before any mix is found. */
+  readonly goal: number | null;
+  /** What no mix can beat, as far as it is proven; null before anything is. */
+  readonly bound: number | null;
+  /** By product of the model; null before any mix is found. */
+  readonly quantities: readonly number[] | null;
+}
+
+/** The best mix, or why there is none. */
+export interface MixAnswer {
+  readonly status: MixStatus;
+  readonly isContinuous: boolean;
+  readonly goal: number;
+  readonly bound: number;
+  /** How far the goal can be from the best possible, in percent of the goal. */
+  readonly gapPercent: number;
+  /** By product of the model. */
+  readonly quantities: readonly number[];
+  /** A smallest set of limits that contradict each other, where no mix fits. */
+  readonly contradiction: readonly MixLimit[];
+  /** The products that nothing limits, by their place in the model. */
+  readonly unlimited: readonly number[];
+}
+
+const NONE: Omit<MixAnswer, 'status' | 'isContinuous'> = {
+  ...{ goal: Number.NaN, bound: Number.NaN, gapPercent: Number.NaN, quantities: [], contradiction: [], unlimited: [] },
+};
+
+/**
+ * Finds the best mix of a model by HiGHS, in binary floats. Whole numbers are searched until the gap that the plan allows is
+ * proven or its time is up; the search begins with the mix tried by hand where that fits. What is found so far is told to
+ * `onProgress`. Where nothing fits, a smallest set of limits that contradict each other is named.
+ */
+export function solveMix(
+  highs: Highs,
+  model: MixModel,
+  onProgress: (progress: MixProgress) => void = () => {},
+): MixAnswer {
+  const program = mixProgram(model);
+  const { isContinuous } = program;
+  if (model.products.length === 0) return { ...NONE, status: 'no products', isContinuous };
+  const unlimited = unlimitedProducts(model);
+  if (unlimited.length > 0) return { ...NONE, status: 'unlimited', isContinuous, unlimited };
+  const solved = search(highs, program, onProgress);
+  if (solved.status === 'infeasible')
+    return { ...NONE, status: 'infeasible', isContinuous, contradiction: contradiction(highs, model) };
+  return {
+    ...NONE,
+    ...{ status: solved.status, isContinuous, goal: solved.goal, bound: solved.bound, quantities: solved.quantities },
+    gapPercent: gapOf(solved.goal, solved.bound),
+  };
+}
+
+/** How far a goal can be from the best possible, in percent of itself. */
+export function gapOf(goal: number, bound: number): number {
+  const apart = Math.abs(bound - goal);
+  return apart < 1e-9 ? 0 : (apart / Math.max(Math.abs(goal), 1e-9)) * 100;
+}
+
+function search(highs: Highs, program: MixProgram, onProgress: (progress: MixProgress) => void): Solved {
+  const { model } = program;
+  if (program.columns.some(({ lower, upper }) => lower > upper + 1e-9))
+    return {
+      status: 'infeasible',
+      goal: Number.NaN,
+      bound: Number.NaN,
+      quantities: [],
+      values: [],
+      rowDuals: [],
+      columnDuals: [],
+    };
+  return highs.withModel(modelData(highs, program), (solver) => {
+    solver.options.set({
+      ...{ output_flag: false, time_limit: model.secondsAtMost, mip_rel_gap: model.gapPercent / 100 },
+      mip_abs_gap: 1e-6,
+    });
+    const begun = valuesOf(
+      program,
+      model.products.map(({ quantity }) => quantity),
+    );
+    if (!program.isContinuous && begun !== null) solver.setSolution({ colValue: begun });
+    return solveModel(highs, solver, program, () => solver.run(progressOf(highs, program, onProgress)));
+  });
+}
+
+function progressOf(highs: Highs, program: MixProgram, tell: (progress: MixProgress) => void): HighsCallbackMap {
+  const { callbackType } = highs.constants;
+  let quantities: readonly number[] | null = null;
+  const finite = (value: number | undefined) =>
+    value === undefined || !Number.isFinite(value) || Math.abs(value) > 1e29 ? null : value;
+  const said = (data: { running_time?: number; mip_primal_bound?: number; mip_dual_bound?: number }) =>
+    tell({
+      ...{ seconds: data.running_time ?? 0, quantities },
+      goal: finite(data.mip_primal_bound),
+      bound: finite(data.mip_dual_bound),
+    });
+  return {
+    [callbackType.mipImprovingSolution]: ({ data }) => {
+      if (data.mip_solution !== undefined) quantities = quantitiesOf(program, data.mip_solution);
+      said(data);
+      return undefined;
+    },
+    [callbackType.mipLogging]: ({ data }) => {
+      said(data);
+      return undefined;
+    },
+  };
+}

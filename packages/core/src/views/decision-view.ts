@@ -1,0 +1,70 @@
+import type { DecisionType, FixedCostFate } from '@nuvar/book';
+import { decision, decisionCost, type DecisionLines } from '../planning/index.js';
+import { compared, ZERO } from '../number/index.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, shown } from './figure-view.js';
+
+/** How a line counts: for the decision, against it, or not at all. */
+export type DecisionRole = 'for' | 'against' | 'for nothing';
+
+export interface DecisionLine {
+  readonly id: keyof DecisionLines;
+  readonly role: DecisionRole;
+  readonly figure: FigureView;
+}
+
+/** A decision line by line: what changes, and what does not. */
+export interface DecisionView {
+  readonly units: FigureView;
+  readonly lines: readonly DecisionLine[];
+  /** The fixed costs that it is said to touch, each by itself. */
+  readonly costs: readonly { readonly id: string; readonly fate: FixedCostFate; readonly amount: FigureView }[];
+  readonly scarceHours: FigureView | null;
+  readonly advantage: FigureView;
+  readonly turningPrice: FigureView | null;
+  /** Null while something is not known. */
+  readonly verdict: 'do it' | 'leave it' | 'no difference' | null;
+}
+
+const LINES: readonly (readonly [keyof DecisionLines, DecisionRole])[] = [
+  ['making', 'for'],
+  ['orderContribution', 'for'],
+  ['purchase', 'against'],
+  ['lostContribution', 'against'],
+  ['fixedGone', 'for'],
+  ['fixedOnTop', 'against'],
+  ['oneTime', 'against'],
+];
+
+/** A decision to buy in, to take a special order, or to drop a product. */
+export function decisionView(evaluation: Evaluation, id: string): DecisionView {
+  const lines = evaluation.read(decision, id);
+  const type: DecisionType = evaluation.sheet.row('decision', id)?.type ?? 'buy in';
+  const line = (member: keyof DecisionLines, role: DecisionRole): DecisionLine => ({
+    ...{ id: member, role },
+    figure: shown(evaluation, decision, id, member),
+  });
+  const isThere = (member: keyof DecisionLines) => lines[member] !== null && lines[member].parts.length > 0;
+  const optional = (member: keyof DecisionLines) =>
+    lines[member] === null ? null : shown(evaluation, decision, id, member);
+  const { amount } = lines.advantage;
+  return {
+    units: shown(evaluation, decision, id, 'units'),
+    lines: [
+      ...LINES.filter(([member]) => isThere(member)).map(([member, role]) => line(member, role)),
+      ...(lines.scarceWorth === null ? [] : [line('scarceWorth', type === 'special order' ? 'against' : 'for')]),
+      ...(isThere('fixedStays') ? [line('fixedStays', 'for nothing')] : []),
+    ],
+    costs: evaluation.sheet.rowsOf('decisionCost', 'decisionId', id).map((row) => ({
+      ...{ id: row.id, fate: row.fate },
+      amount: shown(evaluation, decisionCost, row.id, 'amount'),
+    })),
+    scarceHours: optional('scarceHours'),
+    advantage: shown(evaluation, decision, id, 'advantage'),
+    turningPrice: optional('turningPrice'),
+    verdict:
+      amount === null || lines.advantage.gaps.length > 0
+        ? null
+        : ((['leave it', 'no difference', 'do it'] as const)[Math.sign(compared(amount, ZERO)) + 1] ?? null),
+  };
+}

@@ -1,0 +1,373 @@
+import type { MixTotalRule, RowOf } from '@nuvar/book';
+import { type Figure, gapSentence } from '../figure/index.js';
+import { compared, decimal, type Decimal, HUNDRED, isPositive, ZERO } from '../number/index.js';
+import {
+  mixAgainst,
+  type MixModel,
+  mixModelOf,
+  mixPlansApart,
+  mixOutcome,
+  mixProductTerms,
+  type MixProductTerms,
+  mixRanking,
+  mixResourceOutcome,
+  mixResourceTerms,
+  mixTotalOutcome,
+  mixUse,
+  nameInMix,
+  nameOfResource,
+  outputInMix,
+  productsOfMix,
+  resourcesOfMix,
+  unitOfMixResource,
+  withQuantities,
+} from '../planning/index.js';
+import type { Evaluation } from '../sheet/index.js';
+import { type FigureView, type GapView, shown, shownAll } from './figure-view.js';
+
+const OUTCOME = ['goal', 'contribution', 'setUps', 'extra', 'profit', 'revenue', 'units', 'cost'] as const;
+type OutcomeMember = (typeof OUTCOME)[number];
+
+/** A resource under a mix: how much of it is used, and by which products. */
+export interface MixResourceView {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: string;
+  readonly available: FigureView;
+  readonly extra: FigureView | null;
+  readonly normalPrice: FigureView | null;
+  readonly premium: FigureView | null;
+  readonly used: FigureView;
+  readonly left: FigureView;
+  readonly extraUsed: FigureView | null;
+  readonly extraCost: FigureView | null;
+  readonly short: FigureView;
+  /** True where it lacks more than a millionth of what there is: less is noise of the solver. */
+  readonly isShort: boolean;
+  /** What each product takes of it, set-up and all, for the bar; in the order of the products. */
+  readonly shares: readonly { readonly product: number; readonly amount: number }[];
+  /** Used, in percent of what there is with its extra. Null where it is not known how much there is. */
+  readonly filled: number | null;
+}
+
+export interface MixTotalView {
+  readonly id: string;
+  readonly name: string;
+  readonly rule: MixTotalRule;
+  readonly units: FigureView;
+  readonly limit: FigureView;
+  readonly isBroken: boolean;
+}
+
+/** What a mix comes to: its goal, and what it takes of each resource and total. */
+export interface MixOutcomeView {
+  readonly outcome: Readonly<Record<OutcomeMember, FigureView>>;
+  /** What each product brings to the goal, set-up and all, in the order of the products; null where it is not known. */
+  readonly brings: readonly (string | null)[];
+  readonly resources: readonly MixResourceView[];
+  readonly totals: readonly MixTotalView[];
+  /** The resource that runs out first when all quantities grow alike: its place. Null where none is used. */
+  readonly first: number | null;
+  /** True where every limit holds. */
+  readonly fits: boolean;
+  /** What it reaches above the mix tried by hand; null of that one itself. */
+  readonly gained: FigureView | null;
+  /** How much more of each product it makes than the mix tried by hand, as decimals: those that differ, the furthest first. */
+  readonly moved: readonly { readonly name: string; readonly by: string }[];
+}
+
+export interface MixProductView {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: string;
+  readonly quantity: string;
+  readonly contribution: FigureView;
+  readonly revenue: FigureView;
+  readonly variableCost: FigureView;
+  readonly setUpCost: FigureView | null;
+  readonly least: FigureView;
+  readonly most: FigureView | null;
+  readonly lot: FigureView | null;
+  readonly step: FigureView | null;
+  readonly planned: FigureView | null;
+  /** How much of it its limits allow by themselves: the end of its bar. Null where nothing limits it. */
+  readonly room: number | null;
+  /** True where it breaks a limit of its own. */
+  readonly isBroken: boolean;
+}
+
+/** What is odd about a plan, in a sentence, with the place of it. */
+export interface MixNote {
+  readonly code: 'no-products' | 'no-resources' | 'never-used' | 'same-name';
+  readonly name: string;
+  readonly place: GapView['place'];
+}
+
+/** A mix plan as it is tried by hand. */
+export interface MixView extends MixOutcomeView {
+  readonly products: readonly MixProductView[];
+  /** What is planned in Run for such a period; null where nothing of it is. */
+  readonly planned: MixOutcomeView['outcome'] | null;
+  /** What the mix tried by hand reaches above that. */
+  readonly ahead: FigureView | null;
+  /** By product: what is planned of it, as a decimal; null where nothing of any is. */
+  readonly plannedQuantities: readonly string[] | null;
+  readonly model: MixModel;
+  readonly gaps: readonly GapView[];
+  readonly notes: readonly MixNote[];
+}
+
+/** What of a limit may be noise of the solver, in parts of it. */
+const NOISE = decimal('0.000001');
+const isBeyond = (by: Decimal | null, of: Decimal | null): boolean =>
+  by !== null && isPositive(by) && by.gt((of === null || of.lt(1) ? decimal('1') : of).mul(NOISE));
+
+/** A mix plan by the quantities tried by hand, with its model for the solver. */
+export function mixView(evaluation: Evaluation, planId: string): MixView {
+  const { sheet } = evaluation;
+  const rows = productsOfMix(sheet, planId);
+  const { model, gaps } = mixModelOf(sheet, planId);
+  const planned = rows.map(({ id }) => evaluation.read(mixProductTerms, id).planned?.amount ?? null);
+  const plannedQuantities = planned.some((amount) => amount !== null)
+    ? planned.map((amount) => (amount ?? ZERO).toDecimalPlaces(6).toFixed())
+    : null;
+  return {
+    ...mixOutcomeView(evaluation, planId),
+    products: rows.map((row) => productOf(evaluation, row.id, model)),
+    planned:
+      plannedQuantities === null
+        ? null
+        : shownAll(evaluation, mixOutcome, withQuantities(planId, plannedQuantities), OUTCOME),
+    ahead:
+      plannedQuantities === null
+        ? null
+        : shown(evaluation, mixAgainst, withQuantities(planId, plannedQuantities), 'ahead'),
+    plannedQuantities,
+    model,
+    gaps: gaps.map((gap) => ({
+      ...{ code: gap.code, sentence: gapSentence(gap), stated: gap.stated, place: gap.place, values: gap.values },
+    })),
+    notes: notesOf(evaluation, planId),
+  };
+}
+
+/** A mix of other quantities than those typed: the id is "plan@12|30|0", one for each product of the plan. */
+export function mixOutcomeView(evaluation: Evaluation, id: string): MixOutcomeView {
+  const { sheet } = evaluation;
+  const [planId = '', stated] = id.split('@');
+  const quantities = stated === undefined ? null : stated.split('|');
+  const rows = productsOfMix(sheet, planId);
+  const made = rows.map((row, index) => (quantities === null ? row.quantity : (quantities[index] ?? '0')));
+  const resources = resourcesOfMix(sheet, planId).map((row) => resourceOf(evaluation, row.id, quantities, made));
+  const totals = sheet.rowsOf('mixTotal', 'planId', planId).map((row) => totalOf(evaluation, row.id, quantities));
+  const [first] = resources
+    .flatMap(({ filled }, index) => (filled === null || filled === 0 ? [] : [{ filled, index }]))
+    .sort((one, other) => other.filled - one.filled);
+  return {
+    outcome: shownAll(evaluation, mixOutcome, id, OUTCOME),
+    brings: rows.map((row, index) => bringsOf(evaluation, planId, row.id, decimal(made[index] ?? '0'))),
+    ...{ resources, totals },
+    first: first?.index ?? null,
+    fits: resources.every(({ isShort }) => !isShort) && totals.every(({ isBroken }) => !isBroken),
+    gained: quantities === null ? null : shown(evaluation, mixAgainst, id, 'gained'),
+    moved: movedBetween(
+      rows.map((row, index) => ({ name: nameInMix(sheet, row), by: decimal(made[index] ?? '0').minus(row.quantity) })),
+    ),
+  };
+}
+
+function movedBetween(all: readonly { readonly name: string; readonly by: Decimal }[]): MixOutcomeView['moved'] {
+  return all
+    .filter(({ by }) => isBeyond(by.abs(), null))
+    .sort((one, other) => compared(other.by.abs(), one.by.abs()))
+    .map(({ name, by }) => ({ name, by: by.toFixed() }));
+}
+
+/** What one plan leaves above another; the id is "plan@other". */
+export const mixApartView = (evaluation: Evaluation, id: string): FigureView =>
+  shown(evaluation, mixPlansApart, id, 'apart');
+
+function bringsOf(evaluation: Evaluation, planId: string, id: string, quantity: Decimal): string | null {
+  if (!isPositive(quantity)) return '0';
+  const { contribution, revenue, variableCost, setUpCost } = evaluation.read(mixProductTerms, id);
+  const goal = evaluation.sheet.row('mixPlan', planId)?.goal ?? 'contribution';
+  if (goal === 'units') return quantity.toFixed();
+  const perUnit = goal === 'revenue' ? revenue : goal === 'least cost' ? variableCost : contribution;
+  if (perUnit.amount === null) return null;
+  const setUp = setUpCost?.amount ?? ZERO;
+  const inAll = quantity.mul(perUnit.amount);
+  return (
+    goal === 'least cost' ? inAll.plus(setUp) : goal === 'profit after set-up' ? inAll.minus(setUp) : inAll
+  ).toFixed();
+}
+
+function resourceOf(
+  evaluation: Evaluation,
+  id: string,
+  quantities: readonly string[] | null,
+  made: readonly string[],
+): MixResourceView {
+  const { sheet } = evaluation;
+  const row = sheet.row('mixResource', id);
+  const asked = withQuantities(id, quantities);
+  const terms = evaluation.read(mixResourceTerms, id);
+  const outcome = evaluation.read(mixResourceOutcome, asked);
+  const of = (member: 'extraUsed' | 'extraCost') =>
+    outcome[member] === null ? null : shown(evaluation, mixResourceOutcome, asked, member);
+  const known = (member: 'extra' | 'normalPrice' | 'premium') =>
+    terms[member] === null ? null : shown(evaluation, mixResourceTerms, id, member);
+  const there = terms.available.amount?.plus(terms.extra?.amount ?? ZERO) ?? null;
+  const used = outcome.used.amount;
+  return {
+    ...{ id, name: row === undefined ? '' : nameOfResource(sheet, row) },
+    unit: row === undefined ? '' : unitOfMixResource(sheet, row).text,
+    available: shown(evaluation, mixResourceTerms, id, 'available'),
+    ...{ extra: known('extra'), normalPrice: known('normalPrice'), premium: known('premium') },
+    ...shownAll(evaluation, mixResourceOutcome, asked, ['used', 'left', 'short']),
+    ...{ extraUsed: of('extraUsed'), extraCost: of('extraCost') },
+    isShort: isBeyond(outcome.short.amount, there),
+    shares: row === undefined ? [] : sharesOf(evaluation, row.planId, id, made),
+    filled:
+      there === null || used === null
+        ? null
+        : there.isZero()
+          ? used.isZero()
+            ? 0
+            : Number.MAX_SAFE_INTEGER
+          : used.div(there).mul(HUNDRED).toNumber(),
+  };
+}
+
+function sharesOf(evaluation: Evaluation, planId: string, resourceId: string, made: readonly string[]) {
+  return productsOfMix(evaluation.sheet, planId).flatMap((row, product) => {
+    const quantity = Number(made[product] ?? '0');
+    if (quantity <= 0) return [];
+    const { perUnit, forSetUp } = evaluation.read(mixUse, `${row.id}@${resourceId}`);
+    const amount = quantity * (perUnit.amount?.toNumber() ?? 0) + (forSetUp?.amount?.toNumber() ?? 0);
+    return amount === 0 ? [] : [{ product, amount }];
+  });
+}
+
+function totalOf(evaluation: Evaluation, id: string, quantities: readonly string[] | null): MixTotalView {
+  const row = evaluation.sheet.row('mixTotal', id);
+  const asked = withQuantities(id, quantities);
+  const { units, limit } = evaluation.read(mixTotalOutcome, asked);
+  const rule = row?.rule ?? 'at most';
+  const over = units.amount !== null && limit.amount !== null ? units.amount.minus(limit.amount) : null;
+  return {
+    ...{ id, rule, name: row?.name ?? '' },
+    ...shownAll(evaluation, mixTotalOutcome, asked, ['units', 'limit']),
+    isBroken:
+      over !== null &&
+      ((rule !== 'at least' && isBeyond(over, limit.amount)) ||
+        (rule !== 'at most' && isBeyond(over.negated(), limit.amount))),
+  };
+}
+
+function productOf(evaluation: Evaluation, id: string, model: MixModel): MixProductView {
+  const { sheet } = evaluation;
+  const row = sheet.row('mixProduct', id) as RowOf<'mixProduct'>;
+  const terms = evaluation.read(mixProductTerms, id);
+  const known = (member: 'setUpCost' | 'most' | 'lot' | 'step' | 'planned') =>
+    terms[member] === null ? null : shown(evaluation, mixProductTerms, id, member);
+  return {
+    ...{ id, name: nameInMix(sheet, row), quantity: row.quantity, unit: outputInMix(sheet, row).text },
+    ...shownAll(evaluation, mixProductTerms, id, ['contribution', 'revenue', 'variableCost', 'least']),
+    ...{ setUpCost: known('setUpCost'), most: known('most'), lot: known('lot') },
+    ...{ step: known('step'), planned: known('planned') },
+    room: roomOf(model, id),
+    isBroken: breaksOwnLimit(terms, decimal(row.quantity)),
+  };
+}
+
+function breaksOwnLimit({ least, most, lot }: MixProductTerms, made: Decimal): boolean {
+  const isUnder = (limit: Figure | null) =>
+    limit !== null && limit.amount !== null && isBeyond(limit.amount.minus(made), limit.amount);
+  const isOver = most !== null && most.amount !== null && isBeyond(made.minus(most.amount), most.amount);
+  return isUnder(least) || isOver || (isPositive(made) && isUnder(lot));
+}
+
+/** How much of a product there could be with all of each resource, and its own maximum. */
+function roomOf({ products, uses, resources }: MixModel, id: string): number | null {
+  const at = products.findIndex((product) => product.id === id);
+  const product = products[at];
+  if (product === undefined) return null;
+  const rooms = uses.flatMap(({ product: of, resource, perUnit, forSetUp }) => {
+    const { available = 0, extra = 0 } = resources[resource] ?? {};
+    return of !== at || perUnit === 0 ? [] : [Math.max(0, available + extra - forSetUp) / perUnit];
+  });
+  const least = Math.min(product.most ?? Number.POSITIVE_INFINITY, ...rooms);
+  return Number.isFinite(least) ? least : null;
+}
+
+function notesOf(evaluation: Evaluation, planId: string): MixNote[] {
+  const { sheet } = evaluation;
+  const products = productsOfMix(sheet, planId);
+  const resources = resourcesOfMix(sheet, planId);
+  const place = (kind: 'mixPlan' | 'mixProduct' | 'mixResource', id: string, field: string) => ({ kind, id, field });
+  const unused = resources.filter(({ id }) =>
+    products.every((product) => {
+      const { perUnit, forSetUp } = evaluation.read(mixUse, `${product.id}@${id}`);
+      return perUnit.amount?.isZero() === true && (forSetUp === null || forSetUp.amount?.isZero() === true);
+    }),
+  );
+  const seen = new Set<string>();
+  const same = products.filter((row) => {
+    const name = nameInMix(sheet, row);
+    const isKnown = seen.has(name);
+    seen.add(name);
+    return isKnown;
+  });
+  return [
+    ...(products.length === 0
+      ? [{ code: 'no-products', name: '', place: place('mixPlan', planId, 'products') } as const]
+      : []),
+    ...(products.length > 0 && resources.length === 0
+      ? [{ code: 'no-resources', name: '', place: place('mixPlan', planId, 'resources') } as const]
+      : []),
+    ...(products.length === 0
+      ? []
+      : unused.map((row) => ({
+          ...({ code: 'never-used', name: nameOfResource(sheet, row) } as const),
+          place: place('mixResource', row.id, 'name'),
+        }))),
+    ...same.map((row) => ({
+      ...({ code: 'same-name', name: nameInMix(sheet, row) } as const),
+      place: place('mixProduct', row.id, 'name'),
+    })),
+  ];
+}
+
+/** What a product takes of a resource, as a figure to open; the id is "product@resource", by their rows in the plan. */
+export interface MixUseView {
+  readonly perUnit: FigureView;
+  readonly forSetUp: FigureView | null;
+}
+
+export function mixUseView(evaluation: Evaluation, id: string): MixUseView {
+  const { forSetUp } = evaluation.read(mixUse, id);
+  return {
+    perUnit: shown(evaluation, mixUse, id, 'perUnit'),
+    forSetUp: forSetUp === null ? null : shown(evaluation, mixUse, id, 'forSetUp'),
+  };
+}
+
+/** How the products of a plan rank by one resource, in the order of the products. */
+export interface MixRankingView {
+  readonly id: string;
+  readonly contribution: FigureView;
+  readonly throughputRatio: FigureView | null;
+}
+
+export function mixRankingView(evaluation: Evaluation, resourceId: string): MixRankingView[] {
+  const { sheet } = evaluation;
+  return productsOfMix(sheet, sheet.row('mixResource', resourceId)?.planId ?? '').map(({ id }) => {
+    const asked = `${id}@${resourceId}`;
+    const hasRatio = evaluation.read(mixRanking, asked).throughputRatio !== null;
+    return {
+      id,
+      contribution: shown(evaluation, mixRanking, asked, 'contribution'),
+      throughputRatio: hasRatio ? shown(evaluation, mixRanking, asked, 'throughputRatio') : null,
+    };
+  });
+}
