@@ -4,6 +4,8 @@ import type { DocumentJob } from '../threads/jobs.js';
 import { costCardsPdf } from './cost-cards-pdf.js';
 import { landedPdf } from './landed-pdf.js';
 import { landedXlsx } from './landed-xlsx.js';
+import { mixPdf, mixXlsx } from './mix-documents.js';
+import { mixReport } from './mix-report.js';
 import { priceListCsv, priceListPdf, priceListXlsx } from './price-list.js';
 import { quotePdf } from './quote-pdf.js';
 
@@ -23,7 +25,7 @@ type Maker = (
   of: string,
   format: DocumentJob['format'],
   by: DocumentJob['by'],
-) => Promise<Buffer> | Buffer | null;
+) => Promise<Buffer | null> | Buffer | null;
 
 const MAKERS: Readonly<Record<DocumentJob['document'], Maker>> = {
   'landed cost': (evaluation, of, format) => {
@@ -44,5 +46,10 @@ const MAKERS: Readonly<Record<DocumentJob['document'], Maker>> = {
   quote: (evaluation, of, format) => {
     const quote = VIEWS.quoteSheet(evaluation, of);
     return quote === null || format !== 'pdf' ? null : quotePdf(quote);
+  },
+  mix: async (evaluation, of, format) => {
+    const report = format === 'csv' ? null : await mixReport(evaluation, of);
+    if (report === null) return null;
+    return format === 'pdf' ? mixPdf(report) : mixXlsx(report);
   },
 };

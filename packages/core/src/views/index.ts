@@ -70,3 +70,15 @@ export type {
   MixView,
 } from './mix-view.js';
 export type { DecisionLine, DecisionRole, DecisionView } from './decision-view.js';
+export {
+  differenceWords,
+  endWords,
+  inGoal,
+  limitWords,
+  mixReasons,
+  type MixReason,
+  type MixWriting,
+  oneInWords,
+  rankingWords,
+  shortageWords,
+} from './mix-sentences.js';

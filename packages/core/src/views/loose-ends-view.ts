@@ -23,6 +23,7 @@ import { farMoreGoesIn } from './far-more-goes-in.js';
 import type { Add, AddGaps, LooseEnd } from './loose-end.js';
 import { channelEnds } from './channel-ends.js';
 import { overheadEnds, runEnds } from './overhead-ends.js';
+import { planningEnds } from './planning-ends.js';
 
 /** The loose ends of a book, those first that touch the most products; among equals in the order in which they were met. */
 export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
@@ -44,6 +45,7 @@ export function looseEndsView(evaluation: Evaluation): LooseEnd[] {
   channelEnds(evaluation, add);
   overheadEnds(evaluation, add, addGaps);
   runEnds(evaluation, add, addGaps);
+  planningEnds(evaluation, addGaps);
   return [...found.values()]
     .map((end) => ({ ...end, affects: [...end.affects] }))
     .sort((one, other) => other.affects.length - one.affects.length);

@@ -1,6 +1,6 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
 import { copyOf } from '@nuvar/book';
-import type { MixOutcomeView, MixView } from '@nuvar/core';
+import { differenceWords, endWords, inGoal, type MixOutcomeView, type MixView } from '@nuvar/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { model } from '../../book/model.js';
@@ -9,12 +9,11 @@ import { updateOf } from '../../book/operations.js';
 import { useEdit, useMayEdit } from '../../book/use-book.js';
 import { copiedName } from '../../controls/rows-writer.js';
 import { Amount } from '../../figures/amount.js';
-import { useStyle } from '../../figures/use-style.js';
 import { shapeOf } from './best-quantities.js';
 import { Contradiction } from './contradiction.js';
 import { TakeOver } from './take-over.js';
 import type { MixSearching } from './use-mix-search.js';
-import { amountText, listed, moneyText } from './words.js';
+import { useMixWriting } from './use-mix-writing.js';
 
 interface MixAnswerProps {
   readonly plan: StoredRow<'mixPlan'>;
@@ -117,10 +116,11 @@ export function MixAnswerPart({ plan, view, searching, best, outcome }: MixAnswe
 }
 
 function UnderWay({ searching: { search }, plan }: Pick<MixAnswerProps, 'searching' | 'plan'>) {
-  const style = useStyle();
+  const writing = useMixWriting();
   const { progress } = search;
   const limit = Number(plan.secondsAtMost);
-  const inGoal = (value: number) => (plan.goal === 'units' ? amountText(value, style) : moneyText(value, style));
+  const said = (value: number) => inGoal(plan, value, writing);
+  const bound = progress?.bound == null ? '' : `; no mix can beat ${said(progress.bound)}`;
   return (
     <p className="flex flex-wrap items-center gap-3">
       <progress
@@ -131,83 +131,50 @@ function UnderWay({ searching: { search }, plan }: Pick<MixAnswerProps, 'searchi
       />
       {progress?.goal == null
         ? 'Searching.'
-        : `Best so far ${inGoal(progress.goal)}${
-            progress.bound === null ? '' : `; no mix can beat ${inGoal(progress.bound)}`
-          }. ${amountText(progress.seconds, style)} s of at most ${amountText(limit, style)} s.`}
+        : `Best so far ${said(progress.goal)}${bound}. ${writing.amount(progress.seconds)} s of at most ${writing.amount(limit)} s.`}
     </p>
   );
 }
 
+/** What was found, in words: the goal, what changes against the mix by hand, and how the search ended. */
 function Outcome({ plan, view, searching: { search }, best, outcome }: MixAnswerProps) {
-  const style = useStyle();
+  const writing = useMixWriting();
   const { answer, model: solved } = search;
   if (answer === null || solved === null) return null;
-  const nameOf = (at: number) => solved.products[at]?.name ?? '';
-  if (answer.status === 'no products')
-    return <p>There is no product to search a mix of: one of which everything is known is needed.</p>;
-  if (answer.status === 'unlimited')
+  const end = endWords(answer, solved, writing);
+  if (answer.quantities.length === 0)
     return (
-      <p>
-        Nothing limits {listed(answer.unlimited.map(nameOf))}: as much as one likes could be made, and each brings more.
-        Enter how many can be sold at most, or what runs short.
-      </p>
+      <>
+        <p>{end}</p>
+        {answer.status === 'infeasible' && <Contradiction model={solved} limits={answer.contradiction} />}
+      </>
     );
-  if (answer.status === 'infeasible') return <Contradiction view={view} model={solved} limits={answer.contradiction} />;
-  if (answer.status === 'failed')
-    return <p className="text-error">The solver gave no answer. The quantities tried by hand are as they were.</p>;
-  if (best === null || outcome === undefined)
-    return <p>Nothing was found in the time allowed. Give it more time under Products and limits.</p>;
-  const isUnits = plan.goal === 'units';
+  if (best === null || outcome === undefined) return null;
+  const digits = plan.goal === 'units' ? 0 : 2;
   return (
     <>
       <p>
         <span className="text-soft">Best mix: </span>
         <span className="font-serif text-lg">
-          <Amount figure={outcome.outcome.goal} digits={isUnits ? 0 : 2} />
+          <Amount figure={outcome.outcome.goal} digits={digits} />
         </span>
         .{' '}
         {outcome.moved.length === 0 ? (
           'It is the mix tried by hand.'
         ) : (
-          <>Against the mix tried by hand: {differenceWords(outcome, style)}.</>
-        )}{' '}
+          <>Against the mix tried by hand: {differenceWords(outcome, writing)}. </>
+        )}
         {outcome.moved.length > 0 &&
           outcome.gained !== null &&
           (view.fits ? (
             <>
-              That changes the goal by <Amount figure={outcome.gained} digits={isUnits ? 0 : 2} />.
+              That changes the goal by <Amount figure={outcome.gained} digits={digits} />.
             </>
           ) : (
             'The mix tried by hand does not fit, so the two cannot be compared in money.'
           ))}
       </p>
-      {answer.status === 'time limit' && (
-        <p>
-          The search was ended before this was proven the best:{' '}
-          {Number.isFinite(answer.gapPercent)
-            ? `it can be at most ${amountText(answer.gapPercent, style)} % short of the best possible.`
-            : 'how far it is from the best possible is not known.'}
-        </p>
-      )}
-      {answer.status === 'best' && answer.gapPercent > 0.005 && (
-        <p>Within {amountText(answer.gapPercent, style)} % of the best possible, as the plan allows.</p>
-      )}
+      {end !== '' && <p>{end}</p>}
     </>
   );
-}
-
-type Style = Parameters<typeof moneyText>[1];
-
-const MOST_NAMED = 6;
-
-/** What the best mix does otherwise than the one tried by hand: "12 fewer of platter, 30 more of bowl". */
-function differenceWords({ moved }: MixOutcomeView, style: Style): string {
-  const said = moved
-    .slice(0, MOST_NAMED)
-    .map(
-      ({ name, by }) =>
-        `${amountText(Math.abs(Number(by)), style)} ${by.startsWith('-') ? 'fewer' : 'more'} of ${name}`,
-    );
-  const rest = moved.length > MOST_NAMED ? [`${moved.length - MOST_NAMED} more products otherwise`] : [];
-  return [...said, ...rest].join(', ');
 }

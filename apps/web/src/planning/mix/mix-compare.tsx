@@ -1,10 +1,10 @@
+import { shortageWords } from '@nuvar/core';
 import { useAll, useSettings } from '../../book/use-book.js';
 import { ScreenLink } from '../../figures/screen-link.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
-import { useStyle } from '../../figures/use-style.js';
 import { GOAL_WORDS } from './mix-rows.js';
-import { runsOut } from './runs-out.js';
+import { useMixWriting } from './use-mix-writing.js';
 
 const MEMBERS = [
   ['contribution', 'Contribution'],
@@ -61,7 +61,7 @@ export function MixCompare({ planId }: { readonly planId: string }) {
 function Figures({ planId, against }: { readonly planId: string; readonly against: string }) {
   const view = useView('mix', planId);
   const apart = useView('mixApart', `${planId}@${against}`);
-  const style = useStyle();
+  const writing = useMixWriting();
   return (
     <>
       {MEMBERS.map(([id]) => (
@@ -70,7 +70,7 @@ function Figures({ planId, against }: { readonly planId: string; readonly agains
         </td>
       ))}
       <td className="text-right">{planId === against ? '' : <Amount figure={apart} digits={2} />}</td>
-      <td>{view === undefined ? '' : runsOut(view, style)}</td>
+      <td>{view === undefined ? '' : shortageWords(view, writing)}</td>
     </>
   );
 }

@@ -1,4 +1,4 @@
-import type { CurvePoint, MixModel, MixOutcomeView, MixView } from '@nuvar/core';
+import { type CurvePoint, type MixModel, type MixOutcomeView, type MixView, oneInWords } from '@nuvar/core';
 import { useEffect, useState } from 'react';
 import { Bar, BarChart, CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { useSettings } from '../../book/use-book.js';
@@ -9,7 +9,7 @@ import { useStyle } from '../../figures/use-style.js';
 import { FeasibleArea } from './feasible-area.js';
 import { ask } from './solver.js';
 import type { MixSearch } from './use-mix-search.js';
-import { amountText, moneyText, oneOf } from './words.js';
+import { amountText, moneyText } from './words.js';
 
 interface MixPicturesProps {
   readonly view: MixView;
@@ -149,7 +149,7 @@ function Curve({ points, model, resource }: CurveProps) {
             <th scope="col">From</th>
             <th scope="col">To</th>
             <th scope="col" className="text-right">
-              One {oneOf(unit)} more brings
+              One {oneInWords(unit)} more brings
             </th>
           </tr>
         </thead>

@@ -1,12 +1,12 @@
-import { type MixModel, type MixView, rankedMix, furthestRanking } from '@nuvar/core';
+import { furthestRanking, type MixModel, type MixView, oneInWords, rankedMix, rankingWords } from '@nuvar/core';
 import { useMemo, useState } from 'react';
 import { useSettings } from '../../book/use-book.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
-import { useStyle } from '../../figures/use-style.js';
 import type { MixSearch } from './use-mix-search.js';
-import { amountText, listed, moneyText, oneOf, plainDecimal } from './words.js';
+import { useMixWriting } from './use-mix-writing.js';
+import { plainDecimal } from './words.js';
 
 interface MixRankingProps {
   readonly view: MixView;
@@ -56,7 +56,7 @@ interface RankingProps {
 }
 
 function Ranking({ view, model, at, best, goal }: RankingProps) {
-  const style = useStyle();
+  const writing = useMixWriting();
   const { currency } = useSettings();
   const { id: resourceId = '', name = '', unit = '' } = model.resources[at] ?? {};
   const figures = useView('mixRanking', resourceId);
@@ -76,7 +76,6 @@ function Ranking({ view, model, at, best, goal }: RankingProps) {
       .map((_product, index) => index)
       .filter((index) => !ranked.order.some((each) => each.at === index)),
   ];
-  const gap = Math.abs(goal - ranked.goal);
   return (
     <>
       <table className="table mt-1 w-auto" aria-label={`Ranking by ${name}`}>
@@ -84,7 +83,7 @@ function Ranking({ view, model, at, best, goal }: RankingProps) {
           <tr>
             <th scope="col">Product</th>
             <th scope="col" className="text-right">
-              {currency} per {oneOf(unit)}
+              {currency} per {oneInWords(unit)}
             </th>
             <th scope="col" className="text-right">
               Throughput ratio
@@ -121,8 +120,8 @@ function Ranking({ view, model, at, best, goal }: RankingProps) {
                     ''
                   )}
                 </td>
-                <td className="figure text-right">{amountText(ranked.quantities[index] ?? 0, style)}</td>
-                <td className="figure text-right">{amountText(Number(best[placeOf(index)] ?? 0), style)}</td>
+                <td className="figure text-right">{writing.amount(ranked.quantities[index] ?? 0)}</td>
+                <td className="figure text-right">{writing.amount(Number(best[placeOf(index)] ?? 0))}</td>
               </tr>
             );
           })}
@@ -139,22 +138,7 @@ function Ranking({ view, model, at, best, goal }: RankingProps) {
           </tr>
         </tbody>
       </table>
-      <p className="mt-1">
-        {whyDifferent(model, at, ranked.ranOut, gap, isUnits ? amountText(gap, style) : moneyText(gap, style))}
-      </p>
+      <p className="mt-1">{rankingWords(model, at, ranked, goal, writing)}</p>
     </>
   );
-}
-
-/** Why the ranking reaches less than the best mix, in a sentence. */
-function whyDifferent(model: MixModel, at: number, ranOut: readonly number[], gap: number, apart: string): string {
-  const nameOf = (index: number) => model.resources[index]?.name ?? '';
-  if (gap <= 0.005) return `The ranking by ${nameOf(at)} is as good as the best mix.`;
-  const others = ranOut.filter((index) => index !== at);
-  if (others.length > 0)
-    return `The ranking looks at ${nameOf(at)} alone. By it ${listed(others.map(nameOf))} ${others.length === 1 ? 'runs' : 'run'} out first, and what is left of the rest cannot be used: ${apart} less than the best mix.`;
-  const isWhole = model.products.some(({ step, lot, setUpCost }) => step !== null || lot !== null || setUpCost > 0);
-  return isWhole
-    ? `The ranking looks at one unit at a time, and not at set-ups or at what a whole piece leaves over: ${apart} less than the best mix.`
-    : `The ranking looks at ${nameOf(at)} alone: ${apart} less than the best mix.`;
 }

@@ -1,18 +1,17 @@
 import type { StoredRow } from '@nuvar/book';
-import type { MixView } from '@nuvar/core';
+import { type MixView, shortageWords } from '@nuvar/core';
 import { useSettings } from '../../book/use-book.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { LeadFigure } from '../../figures/lead-figure.js';
-import { useStyle } from '../../figures/use-style.js';
 import { bestQuantities } from './best-quantities.js';
 import { MixAnswerPart } from './mix-answer.js';
 import { MixPictures } from './mix-pictures.js';
 import { MixProducts } from './mix-products.js';
 import { MixReasons } from './mix-reasons.js';
 import { MixResources } from './mix-resources.js';
-import { runsOut } from './runs-out.js';
 import type { MixSearching } from './use-mix-search.js';
+import { useMixWriting } from './use-mix-writing.js';
 
 interface MixTryProps {
   readonly plan: StoredRow<'mixPlan'>;
@@ -52,7 +51,7 @@ const WORDS: Readonly<Record<StoredRow<'mixPlan'>['goal'], string>> = {
 /** What the mix reaches of the goal, against what is planned, and what runs out first. */
 function Goal({ plan, view }: Pick<MixTryProps, 'plan' | 'view'>) {
   const { currency } = useSettings();
-  const style = useStyle();
+  const writing = useMixWriting();
   const { outcome, planned, ahead } = view;
   const isUnits = plan.goal === 'units';
   const digits = isUnits ? 0 : 2;
@@ -74,7 +73,7 @@ function Goal({ plan, view }: Pick<MixTryProps, 'plan' | 'view'>) {
             <Amount figure={planned.goal} digits={digits} />.
           </p>
         )}
-        <p role="status">{runsOut(view, style)}</p>
+        <p role="status">{shortageWords(view, writing)}</p>
       </div>
     </div>
   );

@@ -1,5 +1,5 @@
 import { numberText } from '@nuvar/book';
-import { unitWords, written, type Style } from '../../figures/format.js';
+import { written, type Style } from '../../figures/format.js';
 
 /** A number of the solver as a plain decimal. Its noise was taken off before. */
 export function plainDecimal(value: number): string {
@@ -16,20 +16,3 @@ export function amountText(value: number, { locale }: Pick<Style, 'locale'>): st
 
 /** Money as it is read. */
 export const moneyText = (value: number, style: Style): string => written(plainDecimal(value), 2, style);
-
-const ONE_WORDS: Readonly<Record<string, string>> = {
-  h: 'hour',
-  each: 'piece',
-  kg: 'kilogram',
-  g: 'gram',
-  place: 'place',
-};
-
-/** One of a unit in words: "hour", "place", "kilogram". */
-export const oneOf = (unit: string): string => ONE_WORDS[unit] ?? unitWords(unit);
-
-/** Names in a sentence: "bowls, mugs and platters". */
-export function listed(names: readonly string[]): string {
-  const last = names.at(-1) ?? '';
-  return names.length < 2 ? last : `${names.slice(0, -1).join(', ')} and ${last}`;
-}

@@ -1,0 +1,15 @@
+import { decision, mixModelOf, productsOfMix } from '../planning/index.js';
+import type { Evaluation } from '../sheet/index.js';
+import type { AddGaps } from './loose-end.js';
+
+/** What mix plans and decisions still ask for. */
+export function planningEnds(evaluation: Evaluation, addGaps: AddGaps): void {
+  const { sheet } = evaluation;
+  for (const { id } of sheet.all('mixPlan'))
+    addGaps(
+      mixModelOf(sheet, id).gaps,
+      productsOfMix(sheet, id).flatMap(({ productId }) => productId ?? []),
+    );
+  for (const { id, productId } of sheet.all('decision'))
+    addGaps(evaluation.read(decision, id).advantage.gaps, [productId]);
+}
