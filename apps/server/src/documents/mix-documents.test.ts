@@ -20,7 +20,7 @@ describe('the report of a mix plan', () => {
       'most profit after set-up',
       'Cane handle runs out first',
       'Large pieces that can be packed, at most',
-      'Kiln is used up. One hour more is worth 7.65 EUR above the normal price of 3.75 EUR',
+      'Kiln: nothing to spare. One hour more is worth 7.65 EUR above the normal price of 3.75 EUR',
       'Breakfast bowl (Own web shop) is not made',
     ])
       expect(text).toContain(part);

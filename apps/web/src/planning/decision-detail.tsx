@@ -14,7 +14,6 @@ import { RowText } from '../controls/row-text.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
-import { DetailHeading } from '../figures/detail-heading.js';
 import { GapList } from '../figures/gap-list.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 
@@ -139,10 +138,13 @@ function Result({ row: { type }, view }: { readonly row: Decision; readonly view
       <table className="table mt-2 w-auto" aria-label="What really changes">
         <thead>
           <tr>
-            <th scope="col">What changes, for</th>
+            <th scope="col">
+              What changes for <Amount figure={view.units} digits={1} /> units
+              {type === 'special order' ? '' : ' a month'}
+            </th>
             <th />
             <th scope="col" className="text-right">
-              <Amount figure={view.units} digits={1} withUnit />
+              {period}
             </th>
           </tr>
         </thead>
@@ -215,9 +217,8 @@ function FixedCosts({ decision: { id } }: { readonly decision: Decision }) {
   );
   return (
     <div className="mt-5">
-      <DetailHeading>Fixed costs</DetailHeading>
       <Grid
-        title="Fixed costs of the decision"
+        title="Fixed costs"
         rows={rows}
         columns={columns}
         writer={writer}

@@ -62,16 +62,17 @@ export const inGoal = (
 ): string => (isMoney(goal) ? `${money(value)} ${currency}` : `${amount(value)} units`);
 
 /** What runs out first, and by how much; else what is the tightest. */
-export function shortageWords({ resources, first, totals }: MixOutcomeView, { amount }: MixWriting): string {
+export function shortageWords({ resources, first, totals, fits }: MixOutcomeView, { amount }: MixWriting): string {
   const broken = totals.filter(({ isBroken }) => isBroken).map(({ name }) => `"${name}" does not hold.`);
   const tightest = first === null ? undefined : resources[first];
   if (tightest === undefined) return broken.join(' ');
   const lacking = (each: typeof tightest) =>
     `${amount(Number(each.short.amount ?? 0))} ${manyInWords(each.unit)} short.`;
   if (!tightest.isShort)
-    return [`It fits. ${tightest.name} is the tightest: ${amount(tightest.filled ?? 0)} % is used.`, ...broken].join(
-      ' ',
-    );
+    return [
+      `${fits ? 'It fits. ' : ''}${tightest.name} is the tightest: ${amount(tightest.filled ?? 0)} % is used.`,
+      ...broken,
+    ].join(' ');
   const others = resources.filter((each) => each.isShort && each.id !== tightest.id);
   return [
     `${tightest.name} runs out first: ${lacking(tightest)}`,
@@ -181,7 +182,7 @@ function continuousReasons(model: MixModel, explanation: MixExplanation, writing
       .filter((worth) => !binds(worth))
       .map(({ at, left }) => ({
         ...{ id: `resource.${at}`, worth: null },
-        sentence: `${model.resources[at]?.name} is not what limits the mix: ${writing.amount(left)} ${manyInWords(model.resources[at]?.unit ?? '')} to spare. One more brings nothing.`,
+        sentence: `${model.resources[at]?.name}: ${writing.amount(left)} ${manyInWords(model.resources[at]?.unit ?? '')} to spare, so one more brings nothing.`,
       })),
     ...explanation.totals.filter(binds).map((worth) => ({
       ...{ id: `total.${worth.at}`, worth, sentence: totalWords(model, worth, writing) },
@@ -201,14 +202,14 @@ function bindingWords(
   const [one, many] = [oneInWords(unit), manyInWords(unit)];
   const said = (value: number) => inGoal(model, value, writing);
   if (isKink)
-    return `${name} is used up, and the mix stands at a turning point: one ${one} more brings ${said(up)}${upTo(until, many, writing)}, one less costs ${said(down)}${downTo(from, many, writing)}.`;
+    return `${name}: nothing to spare, and the mix stands at a turning point. One ${one} more brings ${said(up)}${upTo(until, many, writing)}, one less costs ${said(down)}${downTo(from, many, writing)}.`;
   const pay =
     mostToPay === null
       ? ''
       : normalPrice > 0
         ? ` above the normal price of ${said(normalPrice)}, so pay at most ${said(mostToPay)} for it`
         : ', and that is the most to pay for it';
-  return `${name} is used up. One ${one} more is worth ${said(up)}${pay}. This holds${holdsWords(from, until, many, writing)}.`;
+  return `${name}: nothing to spare. One ${one} more is worth ${said(up)}${pay}. This holds${holdsWords(from, until, many, writing)}.`;
 }
 
 const upTo = (until: number | null, many: string, { amount }: MixWriting) =>

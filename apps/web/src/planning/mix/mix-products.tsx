@@ -1,4 +1,4 @@
-import { numberText, type MixGoal } from '@nuvar/book';
+import { numberText, unitOfMeasure, type MixGoal } from '@nuvar/book';
 import type { MixView } from '@nuvar/core';
 import { useMayEdit, useSettings } from '../../book/use-book.js';
 import { useAcceptTrial, useTried, useTry } from '../../book/use-trial.js';
@@ -93,7 +93,7 @@ function Handle({ product, best }: { readonly product: Product; readonly best: s
   const tryOut = useTry();
   const accept = useAcceptTrial();
   const tried = useTried(product.id, 'quantity');
-  const step = Number(product.step?.amount ?? 0) || stepFor(product.room ?? WITHOUT_LIMIT);
+  const step = Number(product.step?.amount ?? 0) || stepFor(product.room ?? WITHOUT_LIMIT, product.unit);
   const now = Number(tried ?? product.quantity);
   const end = Math.max(step, now, Number(best ?? 0), (product.room ?? WITHOUT_LIMIT) * BEYOND);
   const most = Math.ceil(end / step) * step;
@@ -127,10 +127,10 @@ function Handle({ product, best }: { readonly product: Product; readonly best: s
   );
 }
 
-/** A step with which a handle has about a hundred stops: 1, 2 or 5 of a power of ten. */
-function stepFor(room: number): number {
+/** A step with which a handle has about a hundred stops: 1, 2 or 5 of a power of ten; of what is counted, whole ones. */
+function stepFor(room: number, unit: string): number {
   const rough = Math.max(room, 1e-6) / 100;
   const power = 10 ** Math.floor(Math.log10(rough));
-  const times = [1, 2, 5].find((each) => each * power >= rough) ?? 10;
-  return Math.min(1, times * power) === 1 ? Math.max(1, Math.round(times * power)) : times * power;
+  const step = ([1, 2, 5].find((each) => each * power >= rough) ?? 10) * power;
+  return unitOfMeasure(unit)?.dimension === 'count' ? Math.max(1, Math.round(step)) : step;
 }

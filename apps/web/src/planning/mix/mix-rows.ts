@@ -249,7 +249,8 @@ export function usesColumns(
         figureColumn({
           ...{ id: `figure-${resource.id}`, header, view: 'mixUse' },
           of: ({ id }: MixProductRow) => `${id}@${resource.id}`,
-          pick: (view) => view[field] ?? undefined,
+          // What takes nothing stays empty.
+          pick: (view) => (Number(view[field]?.amount ?? 1) === 0 ? undefined : (view[field] ?? undefined)),
         }),
         {
           ...{ id: `typed-${resource.id}`, header: `${header}, typed`, type: 'number' },

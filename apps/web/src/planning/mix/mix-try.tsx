@@ -69,8 +69,8 @@ function Goal({ plan, view }: Pick<MixTryProps, 'plan' | 'view'>) {
       <div className="pb-1">
         {ahead !== null && planned !== null && !planned.goal.partial && (
           <p>
-            <Amount figure={ahead} digits={digits} /> against what is planned for such a period,{' '}
-            <Amount figure={planned.goal} digits={digits} />.
+            Against what is planned for such a period, <Amount figure={planned.goal} digits={digits} />:{' '}
+            <Amount figure={ahead} digits={digits} />.
           </p>
         )}
         <p role="status">{shortageWords(view, writing)}</p>

@@ -69,6 +69,7 @@ function Uses({ planId, field, title }: UsesProps) {
         columns={columns}
         writer={usesWriter}
         hasNewRow={false}
+        canRemove={false}
         nameOf={nameOfMixProduct}
       />
     </div>
