@@ -18,6 +18,9 @@ const SCREENS = [
   '/sell?side=left',
   '/sell?side=chance',
   '/plan',
+  '/plan/mix',
+  '/plan/mix?side=uses',
+  '/plan/decisions',
   '/loose-ends',
   '/history',
   '/settings',
@@ -51,6 +54,10 @@ for (const theme of ['light', 'dark']) {
       await expect(page.getByRole('link', { name: /loose ends?$/ }).first()).toBeVisible();
       await page.waitForTimeout(400);
       if (screen === '/sell') await page.getByRole('button', { name: '5.29' }).first().click();
+      if (screen === '/plan/mix') {
+        await page.getByRole('button', { name: 'Find the best mix' }).click();
+        await expect(page.getByText('No other mix is as good.')).toBeVisible();
+      }
       await look(screen);
     }
     expect(found).toEqual([]);

@@ -3,6 +3,7 @@ import { bookRows, completeRow } from '@nuvar/book';
 import { benchBook } from '@nuvar/book/demo';
 import { evaluate, VIEWS } from '@nuvar/core';
 import { median, timed } from './measure.mjs';
+import { benchMixRows } from './mix.mjs';
 import { benchOverhead } from './overhead.mjs';
 import { benchPurchasing } from './purchasing.mjs';
 import { benchSellingRows } from './selling.mjs';
@@ -15,6 +16,7 @@ parentPort.postMessage([
   ...(await benchSellingRows()),
   ...(await benchOverhead()),
   ...(await benchPurchasing()),
+  ...(await benchMixRows()),
 ]);
 
 /** Core alone, in this thread: evaluation from nothing, and after one material's price has changed. */

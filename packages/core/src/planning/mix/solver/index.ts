@@ -7,5 +7,6 @@ export type { MixLimit } from './limits.js';
 export { MIX_FILE_FORMATS, mixFile, type MixFileFormat } from './mix-files.js';
 export type { ProductReason } from './product-reason.js';
 export { furthestRanking, rankedMix, type RankedMix } from './ranked-mix.js';
-export { gapOf, solveMix, type MixAnswer, type MixProgress, type MixStatus } from './solve-mix.js';
+export { solveMix, type MixAnswer, type MixProgress, type MixStatus } from './solve-mix.js';
 export { isWhole, wholeAsGood, wholeGain, type WholeGain } from './whole-gains.js';
+export { gapOf } from './solved.js';

@@ -16,9 +16,21 @@ export function mixFile(highs: Highs, model: MixModel, format: MixFileFormat): s
   const program = { ...rest, rows: rows.filter(({ columns, lower }) => columns.length > 0 || lower > 0) };
   const data = modelData(highs, program, { model: plainName(model.name, 'mix'), ...namesOf(program) });
   return highs.withModel(data, (solver) =>
-    format === 'lp' ? solver.exportModel('lp') : new TextDecoder().decode(solver.exportModel('mps')),
+    format === 'lp' ? inFull(solver.exportModel('lp')) : new TextDecoder().decode(solver.exportModel('mps')),
   );
 }
+
+/** Section names written out, and none that is empty: some readers of the format know no others. */
+const inFull = (lp: string): string =>
+  lp
+    .replace(/^max$/m, 'Maximize')
+    .replace(/^min$/m, 'Minimize')
+    .replace(/^st$/m, 'Subject To')
+    .replace(/^bounds$/m, 'Bounds')
+    .replace(/^bin$/m, 'Binaries')
+    .replace(/^gen$/m, 'Generals')
+    .replace(/^semi\n(?=end)/m, '')
+    .replace(/^end$/m, 'End');
 
 const PREFIX = { quantity: '', made: 'made_', extra: 'extra_' } as const;
 const ROW_PREFIX = { resource: '', total: 'total_', 'set-up': 'set_up_', lot: 'lot_' } as const;

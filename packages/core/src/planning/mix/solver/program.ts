@@ -43,7 +43,11 @@ const WHOLE = 1e-9;
  * by its largest coefficient, so that very small and very large uses stand side by side.
  */
 export function mixProgram(model: MixModel): MixProgram {
-  const builder: Builder = { model, columns: [], rows: [], quantities: [], mades: [] };
+  const builder: Builder = {
+    ...{ model, columns: [], rows: [], quantities: [], mades: [] },
+    bounds: boundsByProduct(model),
+    takesForSetUp: new Set(model.uses.flatMap(({ product, forSetUp }) => (forSetUp > 0 ? [product] : []))),
+  };
   model.products.forEach((product, at) => builder.quantities.push(addQuantity(builder, product, at)));
   model.products.forEach((product, at) => builder.mades.push(addMade(builder, product, at)));
   const usesOf = groupedBy(model.uses, ({ resource }) => resource);
@@ -63,6 +67,10 @@ interface Builder {
   readonly quantities: number[];
   /** The column that says whether it is made at all; null where that does not matter. */
   readonly mades: (number | null)[];
+  /** How much of each product there can be at most. */
+  readonly bounds: readonly number[];
+  /** The products whose set-up takes something. */
+  readonly takesForSetUp: ReadonlySet<number>;
 }
 
 type Term = readonly [column: number, value: number];
@@ -95,8 +103,9 @@ function addQuantity(builder: Builder, { step, least, most, gain }: ModelProduct
   });
 }
 
-function addMade(builder: Builder, { setUpCost, least }: ModelProduct, at: number): number | null {
-  if (!isSwitched(builder.model, at)) return null;
+function addMade(builder: Builder, { setUpCost, least, lot }: ModelProduct, at: number): number | null {
+  // Otherwise it does not matter whether it is made at all.
+  if (setUpCost === 0 && lot === null && !builder.takesForSetUp.has(at)) return null;
   const cost = taken(builder.model, setUpCost);
   return addColumn(builder, { of: 'made', at, step: 1, isWhole: true, cost, lower: least > 0 ? 1 : 0, upper: 1 });
 }
@@ -140,7 +149,13 @@ function addSetUp(builder: Builder, { lot }: ModelProduct, at: number): void {
   const made = builder.mades[at];
   if (made == null) return;
   const quantity = quantityTerm(builder, at, 1);
-  addRow(builder, 'set-up', at, [Number.NEGATIVE_INFINITY, 0], [quantity, [made, -mostOf(builder.model, at)]]);
+  addRow(
+    builder,
+    'set-up',
+    at,
+    [Number.NEGATIVE_INFINITY, 0],
+    [quantity, [made, -(builder.bounds[at] ?? BEYOND_ALL_NEED)]],
+  );
   if (lot !== null) addRow(builder, 'lot', at, [0, Number.POSITIVE_INFINITY], [quantity, [made, -lot]]);
 }
 
@@ -148,44 +163,44 @@ const taken = ({ isLeast }: MixModel, cost: number) => (isLeast ? cost : -cost);
 
 function groupedBy<Of>(all: readonly Of[], by: (one: Of) => number): ReadonlyMap<number, readonly Of[]> {
   const groups = new Map<number, Of[]>();
-  for (const one of all) groups.set(by(one), [...(groups.get(by(one)) ?? []), one]);
+  for (const one of all) {
+    const group = groups.get(by(one));
+    if (group === undefined) groups.set(by(one), [one]);
+    else group.push(one);
+  }
   return groups;
 }
 
-/** True where it matters whether a product is made at all. */
-function isSwitched({ products, uses }: MixModel, at: number): boolean {
-  const { setUpCost, lot } = products[at] as ModelProduct;
-  return setUpCost > 0 || lot !== null || uses.some(({ product, forSetUp }) => product === at && forSetUp > 0);
+/** How much of each product its limits allow at most, by itself; infinite where nothing limits it. */
+function limitsByProduct({ products, resources, uses, totals }: MixModel): number[] {
+  const limits = products.map(({ most }) => most ?? Number.POSITIVE_INFINITY);
+  const lower = (at: number, limit: number) => {
+    limits[at] = Math.min(limits[at] ?? limit, limit);
+  };
+  for (const { product, resource, perUnit, forSetUp } of uses) {
+    const { available = 0, extra = 0 } = resources[resource] ?? {};
+    if (perUnit > 0) lower(product, Math.max(0, available + extra - forSetUp) / perUnit);
+  }
+  for (const { rule, units, products: members } of totals)
+    if (rule !== 'at least') for (const member of members) lower(member, units);
+  return limits;
 }
 
-/** How much of a product its limits allow at most; infinite where nothing limits it. */
-export function limitOf({ products, resources, uses, totals }: MixModel, at: number): number {
-  const byResources = uses.flatMap(({ product, resource, perUnit, forSetUp }) => {
-    const of = resources[resource];
-    return product !== at || perUnit === 0 || of === undefined
-      ? []
-      : [Math.max(0, of.available + of.extra - forSetUp) / perUnit];
-  });
-  const byTotals = totals.flatMap(({ rule, units, products: members }) =>
-    rule !== 'at least' && members.includes(at) ? [units] : [],
-  );
-  return Math.min((products[at] as ModelProduct).most ?? Number.POSITIVE_INFINITY, ...byResources, ...byTotals);
-}
-
-/** The same, where it has to be a number: nobody makes more than all that is asked for, where more brings nothing. */
-function mostOf(model: MixModel, at: number): number {
-  const limit = limitOf(model, at);
-  if (Number.isFinite(limit)) return limit;
+/** The same as a number in any case: nobody makes more than all that is asked for, where more brings nothing. */
+function boundsByProduct(model: MixModel): number[] {
   const asked = model.totals.reduce((so, { rule, units }) => (rule === 'at most' ? so : so + units), 0);
-  const { least, lot, step } = model.products[at] as ModelProduct;
-  return asked > 0 || least > 0 ? Math.max(asked, least, lot ?? 0) + (step ?? 0) : BEYOND_ALL_NEED;
+  return limitsByProduct(model).map((limit, at) => {
+    if (Number.isFinite(limit)) return limit;
+    const { least, lot, step } = model.products[at] as ModelProduct;
+    return asked > 0 || least > 0 ? Math.max(asked, least, lot ?? 0) + (step ?? 0) : BEYOND_ALL_NEED;
+  });
 }
 
 /** The products that bring more without end: nothing limits them. Uses are never below zero, so no other mix is endless. */
 export function unlimitedProducts(model: MixModel): number[] {
   if (model.isLeast) return [];
-  return model.products.flatMap(({ gain }, at) =>
-    gain > 0 && limitOf(model, at) === Number.POSITIVE_INFINITY ? [at] : [],
+  return limitsByProduct(model).flatMap((limit, at) =>
+    limit === Number.POSITIVE_INFINITY && (model.products[at]?.gain ?? 0) > 0 ? [at] : [],
   );
 }
 

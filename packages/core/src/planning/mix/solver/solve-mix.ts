@@ -3,7 +3,8 @@ import type { MixModel } from '../mix-model.js';
 import { contradiction } from './contradiction.js';
 import type { MixLimit } from './limits.js';
 import { mixProgram, type MixProgram, modelData, unlimitedProducts } from './program.js';
-import { quantitiesOf, type Solved, solveModel, valuesOf } from './solved.js';
+import { startOf } from './start-mix.js';
+import { gapOf, quantitiesOf, type Solved, solveModel, valuesOf } from './solved.js';
 
 /** How the search for the best mix ended, or that there is nothing to search for. */
 export type MixStatus = Solved['status'] | 'unlimited' | 'no products';
@@ -64,12 +65,6 @@ export function solveMix(
   };
 }
 
-/** How far a goal can be from the best possible, in percent of itself. */
-export function gapOf(goal: number, bound: number): number {
-  const apart = Math.abs(bound - goal);
-  return apart < 1e-9 ? 0 : (apart / Math.max(Math.abs(goal), 1e-9)) * 100;
-}
-
 function search(highs: Highs, program: MixProgram, onProgress: (progress: MixProgress) => void): Solved {
   const { model } = program;
   if (program.columns.some(({ lower, upper }) => lower > upper + 1e-9))
@@ -82,28 +77,54 @@ function search(highs: Highs, program: MixProgram, onProgress: (progress: MixPro
       rowDuals: [],
       columnDuals: [],
     };
+  const { values, seconds } = startOf(highs, program, model.secondsAtMost);
+  const start = betterOf(program, [values, typedBy(program)]);
+  if (start !== null)
+    onProgress({ seconds, goal: goalOf(program, start), bound: null, quantities: quantitiesOf(program, start) });
   return highs.withModel(modelData(highs, program), (solver) => {
     solver.options.set({
-      ...{ output_flag: false, time_limit: model.secondsAtMost, mip_rel_gap: model.gapPercent / 100 },
-      mip_abs_gap: 1e-6,
+      ...{ output_flag: false, mip_rel_gap: model.gapPercent / 100, mip_abs_gap: 1e-6 },
+      time_limit: model.secondsAtMost - seconds,
     });
-    const begun = valuesOf(
-      program,
-      model.products.map(({ quantity }) => quantity),
-    );
-    if (!program.isContinuous && begun !== null) solver.setSolution({ colValue: begun });
-    return solveModel(highs, solver, program, () => solver.run(progressOf(highs, program, onProgress)));
+    if (start !== null) solver.setSolution({ colValue: start });
+    return solveModel(highs, solver, program, () => solver.run(progressOf(highs, program, seconds, start, onProgress)));
   });
 }
 
-function progressOf(highs: Highs, program: MixProgram, tell: (progress: MixProgress) => void): HighsCallbackMap {
+/** The mix tried by hand as a start; null where it does not fit, or where nothing is counted whole. */
+function typedBy(program: MixProgram): number[] | null {
+  const quantities = program.model.products.map(({ quantity }) => quantity);
+  return program.isContinuous ? null : valuesOf(program, quantities);
+}
+
+/** The start that reaches more of the goal; null for none. */
+function betterOf(program: MixProgram, starts: readonly (readonly number[] | null)[]): readonly number[] | null {
+  const turn = program.model.isLeast ? -1 : 1;
+  return starts.reduce(
+    (so, each) =>
+      so === null || (each !== null && turn * (goalOf(program, each) - goalOf(program, so)) > 0) ? each : so,
+    null,
+  );
+}
+
+/** What the values of a program reach of the goal. */
+const goalOf = ({ columns }: MixProgram, values: readonly number[]): number =>
+  columns.reduce((so, { cost }, index) => so + cost * (values[index] ?? 0), 0);
+
+function progressOf(
+  highs: Highs,
+  program: MixProgram,
+  before: number,
+  start: readonly number[] | null,
+  tell: (progress: MixProgress) => void,
+): HighsCallbackMap {
   const { callbackType } = highs.constants;
-  let quantities: readonly number[] | null = null;
+  let quantities = start === null ? null : quantitiesOf(program, start);
   const finite = (value: number | undefined) =>
     value === undefined || !Number.isFinite(value) || Math.abs(value) > 1e29 ? null : value;
   const said = (data: { running_time?: number; mip_primal_bound?: number; mip_dual_bound?: number }) =>
     tell({
-      ...{ seconds: data.running_time ?? 0, quantities },
+      ...{ seconds: before + (data.running_time ?? 0), quantities },
       goal: finite(data.mip_primal_bound),
       bound: finite(data.mip_dual_bound),
     });

@@ -109,3 +109,9 @@ export function valuesOf({ model, columns }: MixProgram, quantities: readonly nu
   });
   return fits ? values : null;
 }
+
+/** How far a goal can be from the best possible, in percent of itself. */
+export function gapOf(goal: number, bound: number): number {
+  const apart = Math.abs(bound - goal);
+  return apart < 1e-9 ? 0 : (apart / Math.max(Math.abs(goal), 1e-9)) * 100;
+}

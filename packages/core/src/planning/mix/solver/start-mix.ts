@@ -1,0 +1,152 @@
+import type { Highs, Model } from 'highs';
+import { type MixProgram, modelData } from './program.js';
+import { gapOf, type Solved, solveModel } from './solved.js';
+
+/** What part of the time limit each step of the start may take at most. */
+const CHOOSING = 0.15;
+const TURNING = 0.08;
+const ROUNDING = 0.12;
+/** How far from the best of its own a step may end, where the plan allows less. */
+const GAP = 0.002;
+
+/**
+ * A good mix to begin the search for whole numbers with. First what is made at all, over continuous quantities: begun with what
+ * the relaxation makes, one product is opened or closed at a time, those first whose reduced cost promises most, as long as the
+ * goal rises; where that is not near enough, the same once more from a search over all those of which the relaxation was not sure.
+ * Last the whole numbers next to the quantities so found (RENS: T. Berthold, 2014). Null where
+ * nothing was found in the time for it. It only saves time: the search that follows proves what is best.
+ */
+export function startOf(highs: Highs, program: MixProgram, secondsAtMost: number): Start {
+  const solving: Solving = { highs, secondsAtMost, spent: 0 };
+  const values = program.isContinuous ? null : startValues(solving, program);
+  return { values, seconds: solving.spent };
+}
+
+/** A mix to begin with, and how long it took to find. */
+export interface Start {
+  /** By column of the program. */
+  readonly values: readonly number[] | null;
+  readonly seconds: number;
+}
+
+/** The solver, how long the whole search may take, and how much of that is spent. */
+interface Solving {
+  readonly highs: Highs;
+  readonly secondsAtMost: number;
+  spent: number;
+}
+
+function startValues(solving: Solving, program: MixProgram): readonly number[] | null {
+  const relaxed = withColumns(program, (column) => ({ ...column, isWhole: false }));
+  const first = solved(solving, relaxed, 1);
+  if (first === null) return null;
+  const switches = program.columns.flatMap(({ of }, column) => (of === 'made' ? [column] : []));
+  const chosen = switches.length === 0 ? first : chosenMix(solving, program, relaxed, first, switches);
+  if (chosen === null) return null;
+  const hasSteps = program.columns.some(({ of, isWhole }) => of === 'quantity' && isWhole);
+  return hasSteps ? (solved(solving, nearTo(program, chosen), ROUNDING)?.values ?? null) : chosen.values;
+}
+
+/** What is made at all, over continuous quantities. */
+function chosenMix(
+  solving: Solving,
+  program: MixProgram,
+  relaxed: MixProgram,
+  first: Solved,
+  switches: readonly number[],
+): Solved | null {
+  const turned = turnedMix(solving, relaxed, first, switches);
+  const { isLeast, gapPercent } = program.model;
+  // No mix can beat the relaxation: where this one is near enough to it, nothing better is looked for.
+  if (turned !== null && gapOf(turned.goal, first.goal) <= gapPercent) return turned;
+  const searched = solved(solving, unsureAlone(program, first), CHOOSING);
+  const again = searched === null ? null : turnedMix(solving, relaxed, searched, switches);
+  const turn = isLeast ? -1 : 1;
+  return turned === null || (again !== null && turn * (again.goal - turned.goal) > 0) ? again : turned;
+}
+
+type Column = MixProgram['columns'][number];
+
+const withColumns = (program: MixProgram, change: (column: Column, index: number) => Column): MixProgram => {
+  const columns = program.columns.map(change);
+  return { ...program, columns, isContinuous: columns.every(({ isWhole }) => !isWhole) };
+};
+
+/** Solves a program by itself, in a part of the time; null where nothing was found in the time for it. */
+function solved(solving: Solving, program: MixProgram, part: number): Solved | null {
+  const { highs, secondsAtMost } = solving;
+  return highs.withModel(modelData(highs, program), (solver) => {
+    solver.options.set({
+      output_flag: false,
+      time_limit: secondsAtMost * part,
+      mip_rel_gap: Math.max(GAP, program.model.gapPercent / 300),
+    });
+    const found = solveModel(highs, solver, program);
+    solving.spent += solver.getRunTime();
+    return found.values.length === 0 ? null : found;
+  });
+}
+
+const isOpen = (value: number | undefined) => (value ?? 0) > 1e-6;
+
+/** Opens and closes products one at a time, as long as the goal rises. */
+function turnedMix(solving: Solving, relaxed: MixProgram, chosen: Solved, switches: readonly number[]): Solved | null {
+  const { highs, secondsAtMost } = solving;
+  return highs.withModel(modelData(highs, relaxed), (solver) => {
+    solver.options.set({ output_flag: false });
+    const isMade = new Map(switches.map((column) => [column, isOpen(chosen.values[column])]));
+    for (const [column, made] of isMade) fix(solver, relaxed, column, made);
+    let best = solveModel(highs, solver, relaxed);
+    const end = solver.getRunTime() + secondsAtMost * TURNING;
+    const turn = relaxed.model.isLeast ? -1 : 1;
+    const rises = (column: number): boolean => {
+      const made = isMade.get(column) !== true;
+      fix(solver, relaxed, column, made);
+      const tried = solveModel(highs, solver, relaxed);
+      if (tried.status === 'best' && turn * (tried.goal - best.goal) > 1e-7 * Math.abs(best.goal)) {
+        best = tried;
+        isMade.set(column, made);
+        return true;
+      }
+      fix(solver, relaxed, column, !made);
+      return false;
+    };
+    const hasTime = () => solver.getRunTime() < end;
+    if (best.status !== 'best') return null;
+    while (promising(best, isMade, turn).some((column) => hasTime() && rises(column)));
+    solving.spent += solver.getRunTime();
+    return best;
+  });
+}
+
+function fix(solver: Model, { columns }: MixProgram, column: number, isMade: boolean): void {
+  const value = isMade || (columns[column]?.lower ?? 0) > 0 ? 1 : 0;
+  solver.changeColBounds(column, value, value);
+}
+
+/** The switches whose turning could raise the goal, by their reduced costs, those that promise most first. */
+function promising({ columnDuals }: Solved, isMade: ReadonlyMap<number, boolean>, turn: number): number[] {
+  return [...isMade]
+    .map(([column, made]) => ({ column, promise: turn * (columnDuals[column] ?? 0) * (made ? -1 : 1) }))
+    .filter(({ promise }) => promise > 1e-9)
+    .sort((one, other) => other.promise - one.promise)
+    .map(({ column }) => column);
+}
+
+/** The program over continuous quantities in which only those switches are open of which its relaxation was not sure. */
+const unsureAlone = (program: MixProgram, { values }: Solved): MixProgram =>
+  withColumns(program, (column, index) => {
+    if (column.of !== 'made') return { ...column, isWhole: false };
+    const value = values[index] ?? 0;
+    if (!isOpen(value)) return { ...column, upper: column.lower };
+    return value > 1 - 1e-6 ? { ...column, lower: 1 } : column;
+  });
+
+/** The program with only those whole numbers next to the values of a continuous mix, and the same products made. */
+const nearTo = (program: MixProgram, { values }: Solved): MixProgram =>
+  withColumns(program, (column, index) => {
+    if (!column.isWhole) return column;
+    const value = values[index] ?? 0;
+    const [below, above] = [Math.floor(value + 1e-7), Math.ceil(value - 1e-7)];
+    return { ...column, lower: Math.max(column.lower, below), upper: Math.min(column.upper, above) };
+  });
