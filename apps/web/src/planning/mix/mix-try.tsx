@@ -69,7 +69,7 @@ function Goal({ plan, view }: Pick<MixTryProps, 'plan' | 'view'>) {
       <div className="pb-1">
         {ahead !== null && planned !== null && !planned.goal.partial && (
           <p>
-            Against what is planned for such a period, <Amount figure={planned.goal} digits={digits} />:{' '}
+            Planned for such a period: <Amount figure={planned.goal} digits={digits} />; difference{' '}
             <Amount figure={ahead} digits={digits} />.
           </p>
         )}

@@ -217,6 +217,57 @@ describe('the explanation', () => {
   });
 });
 
+// Textbook problems, from memory; results recomputed from the inputs by hand.
+describe('published problems', () => {
+  // Hillier & Lieberman, Introduction to Operations Research (Wyndor Glass): doors 3, windows 5; plants 4, 12 and 18 hours.
+  // 2 doors and 6 windows bring 36; plant 2 is worth 1.50 from 6 to 18 hours, plant 3 is worth 1 from 12 to 24, plant 1 nothing.
+  it('of glass: optimum, shadow prices and both kinds of range', () => {
+    const glass = exampleModel(
+      [
+        { name: 'Door', gain: 3, uses: [1, 0, 3] },
+        { name: 'Window', gain: 5, uses: [0, 2, 2] },
+      ],
+      [{ available: 4 }, { available: 12 }, { available: 18 }],
+    );
+    expect(best(glass)).toEqual({ status: 'best', goal: 36, quantities: [2, 6] });
+    const { resources, products } = explained(glass);
+    expect(resources).toMatchObject([
+      { up: 0, down: 0, left: 2 },
+      { up: 1.5, down: 1.5, from: 6, until: 18 },
+      { up: 1, down: 1, from: 12, until: 24 },
+    ]);
+    expect(products).toMatchObject([
+      { from: 0, until: 7.5 },
+      { from: 2, until: null },
+    ]);
+  });
+
+  // Winston, Operations Research (Dakota Furniture): desk 60, table 30, chair 20; lumber 48, finishing 20, carpentry 8; at most 5
+  // tables. 2 desks and 8 chairs bring 280; a table would have to bring 5 more; finishing and carpentry are worth 10 each.
+  it('of furniture: a reduced cost beside the shadow prices', () => {
+    const furniture = exampleModel(
+      [
+        { name: 'Desk', gain: 60, uses: [8, 4, 2] },
+        { name: 'Table', gain: 30, uses: [6, 2, 1.5], most: 5 },
+        { name: 'Chair', gain: 20, uses: [1, 1.5, 0.5] },
+      ],
+      [{ available: 48 }, { available: 20 }, { available: 8 }],
+    );
+    expect(best(furniture)).toEqual({ status: 'best', goal: 280, quantities: [2, 0, 8] });
+    const { resources, products } = explained(furniture);
+    expect(resources).toMatchObject([
+      { up: 0, left: 24 },
+      { up: 10, from: 16, until: 24 },
+      { up: 10, from: 6.666666667, until: 10 },
+    ]);
+    expect(products).toMatchObject([
+      { from: 56, until: 80 },
+      { until: 35, lacking: 5 },
+      { from: 15, until: 22.5 },
+    ]);
+  });
+});
+
 describe('where there is no best mix', () => {
   it('names a smallest set of limits that contradict each other', () => {
     const model = exampleModel(
