@@ -1,13 +1,24 @@
-import { fieldValue, copyOf, KINDS, newId, removalOf, type Kind, type Operation, type StoredRow } from '@nuvar/book';
+import {
+  fieldValue,
+  copyOf,
+  KINDS,
+  nameKey,
+  newId,
+  removalOf,
+  type Kind,
+  type Operation,
+  type StoredRow,
+} from '@nuvar/book';
 import { createOf, madeWithin, nextPosition, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import type { GridWriter } from './grid-model.js';
 
-/** A name that is still free: "Mug copy", "Mug copy 2". */
-export function copiedName(name: string, isTaken: (name: string) => boolean): string {
-  const base = `${name.slice(0, 105)} copy`;
+/** A name that no row of a kind has yet, capital letters or not: "Mug", else "Mug 2", "Mug 3". */
+export function freeName(kind: Kind, name: string): string {
+  const taken = new Set(model.rows.all(kind).map((row) => nameKey(String(fieldValue(row, 'name')))));
+  const base = name.slice(0, 110);
   let made = base;
-  for (let count = 2; isTaken(made); count += 1) made = `${base} ${count}`;
+  for (let count = 2; taken.has(nameKey(made)); count += 1) made = `${base} ${count}`;
   return made;
 }
 
@@ -44,8 +55,8 @@ export function rowsWriter<Row extends StoredRow>(
 /** The operations that duplicate a row with what is copied along, under a name of its own where names have to differ. */
 export function copyInBook(kind: Kind, row: StoredRow, id = newId()): Operation[] {
   const name = fieldValue(row, 'name');
-  const isTaken = (wanted: string) => model.rows.rowsWith(kind, 'name', wanted).length > 0;
-  const renamed = typeof name === 'string' && KINDS[kind].uniqueName ? { name: copiedName(name, isTaken) } : {};
+  const renamed =
+    typeof name === 'string' && KINDS[kind].uniqueName ? { name: freeName(kind, `${name.slice(0, 105)} copy`) } : {};
   return copyOf(model.rows, kind, row, id, renamed, newId);
 }
 

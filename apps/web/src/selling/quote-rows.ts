@@ -1,26 +1,18 @@
-import { newId, nameKey, type Operation, type StoredRow } from '@nuvar/book';
+import { newId, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import type { GridWriter } from '../controls/grid-model.js';
-import { copyInBook, removalInBook, rowsWriter } from '../controls/rows-writer.js';
+import { copyInBook, freeName, removalInBook, rowsWriter } from '../controls/rows-writer.js';
 
 type Quote = StoredRow<'quote'>;
 type Option = StoredRow<'quoteOption'>;
-
-/** A name that no product of the book has yet. */
-function freeProductName(name: string): string {
-  const taken = new Set(model.rows.all('product').map((row) => nameKey(row.name)));
-  let made = name.slice(0, 110);
-  for (let count = 2; taken.has(nameKey(made)); count += 1) made = `${name.slice(0, 105)} ${count}`;
-  return made;
-}
 
 /** A further option of a quote: a product that exists for it alone, made in one batch. */
 export function newOption(quoteId: string, name: string, units = '1'): Operation[] {
   const options = model.rows.rowsWith('quoteOption', 'quoteId', quoteId);
   const productId = newId();
   return [
-    createOf('product', productId, { name: freeProductName(name), batchSize: units, quoted: true }),
+    createOf('product', productId, { name: freeName('product', name), batchSize: units, quoted: true }),
     createOf('quoteOption', newId(), {
       ...{ quoteId, productId, units },
       position: nextPosition('quoteOption', options, []),

@@ -1,16 +1,13 @@
-import { newId, type Operation, type StoredRow } from '@nuvar/book';
-import { copyOf } from '@nuvar/book';
+import { newId, type StoredRow } from '@nuvar/book';
 import { differenceWords, endWords, inGoal, type MixOutcomeView, type MixView } from '@nuvar/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { model } from '../../book/model.js';
 import { useAddress } from '../../book/place.js';
-import { updateOf } from '../../book/operations.js';
 import { useEdit, useMayEdit } from '../../book/use-book.js';
-import { copiedName } from '../../controls/rows-writer.js';
 import { Amount } from '../../figures/amount.js';
 import { shapeOf } from './best-quantities.js';
 import { Contradiction } from './contradiction.js';
+import { quantitiesTo, savedAs } from './mix-changes.js';
 import { TakeOver } from './take-over.js';
 import type { MixSearching } from './use-mix-search.js';
 import { useMixWriting } from './use-mix-writing.js';
@@ -33,30 +30,15 @@ export function MixAnswerPart({ plan, view, searching, best, outcome }: MixAnswe
   const [before, setBefore] = useState<readonly string[] | null>(null);
   const [takesOver, setTakesOver] = useState(false);
   const isStale = search.model !== null && shapeOf(search.model) !== shapeOf(view.model);
-  const rows = view.products.map(({ id }) => model.rows.row('mixProduct', id));
-  const quantitiesTo = (quantities: readonly string[]): Operation[] =>
-    rows.flatMap((row, index) =>
-      row === undefined ? [] : updateOf('mixProduct', row, { quantity: quantities[index] ?? '0' }),
-    );
+  const ids = view.products.map(({ id }) => id);
   const use = () => {
     if (best === null) return;
     setBefore(view.products.map(({ quantity }) => quantity));
-    edit(quantitiesTo(best));
+    edit(quantitiesTo(ids, best));
   };
   const save = () => {
-    if (best === null) return;
     const id = newId();
-    const name = copiedName(
-      `${plan.name}, best`,
-      (wanted) => model.rows.rowsWith('mixPlan', 'name', wanted).length > 0,
-    );
-    const fresh = best.map((quantity) => quantity);
-    const copies = copyOf(model.rows, 'mixPlan', plan, id, { name }, newId);
-    let at = 0;
-    const changed = copies.map((copy) =>
-      copy.kind === 'mixProduct' ? { ...copy, row: { ...copy.row, quantity: fresh[at++] ?? '0' } } : copy,
-    );
-    if (edit(changed).length === 0) void navigate(address('mix', id));
+    if (best !== null && edit(savedAs(plan, ids, best, id)).length === 0) void navigate(address('mix', id));
   };
   const isSame =
     best !== null && view.products.every(({ quantity }, index) => Number(quantity) === Number(best[index]));
@@ -87,7 +69,7 @@ export function MixAnswerPart({ plan, view, searching, best, outcome }: MixAnswe
             type="button"
             className="btn"
             onClick={() => {
-              edit(quantitiesTo(before));
+              edit(quantitiesTo(ids, before));
               setBefore(null);
             }}
           >
@@ -115,23 +97,32 @@ export function MixAnswerPart({ plan, view, searching, best, outcome }: MixAnswe
   );
 }
 
+const EVERY = 200;
+
+/** How long the search has gone on, what it has found so far, and what no mix can beat. */
 function UnderWay({ searching: { search }, plan }: Pick<MixAnswerProps, 'searching' | 'plan'>) {
   const writing = useMixWriting();
+  const [seconds, setSeconds] = useState(0);
+  // The solver is silent for seconds at a time: the clock of the page goes on.
+  useEffect(() => {
+    const begun = performance.now();
+    const timer = setInterval(() => setSeconds((performance.now() - begun) / 1000), EVERY);
+    return () => clearInterval(timer);
+  }, []);
   const { progress } = search;
   const limit = Number(plan.secondsAtMost);
   const said = (value: number) => inGoal(plan, value, writing);
   const bound = progress?.bound == null ? '' : `; no mix can beat ${said(progress.bound)}`;
+  const found = progress?.goal == null ? 'Searching' : `Best so far ${said(progress.goal)}${bound}`;
   return (
     <p className="flex flex-wrap items-center gap-3">
       <progress
         className="progress w-40"
-        value={Math.min(progress?.seconds ?? 0, limit)}
+        value={Math.min(seconds, limit)}
         max={limit}
         aria-label="Time of the search"
       />
-      {progress?.goal == null
-        ? 'Searching.'
-        : `Best so far ${said(progress.goal)}${bound}. ${writing.amount(progress.seconds)} s of at most ${writing.amount(limit)} s.`}
+      {found}. {writing.amount(Math.round(seconds * 10) / 10)} s of at most {writing.amount(limit)} s.
     </p>
   );
 }

@@ -9,13 +9,14 @@ import { useMixWriting } from './use-mix-writing.js';
 import { plainDecimal } from './words.js';
 
 interface MixRankingProps {
+  readonly planId: string;
   readonly view: MixView;
   readonly search: MixSearch;
   readonly best: readonly string[];
 }
 
 /** The ranking by one resource beside the best mix, and why the two differ. */
-export function MixRankingPart({ view, search: { model, answer }, best }: MixRankingProps) {
+export function MixRankingPart({ planId, view, search: { model, answer }, best }: MixRankingProps) {
   const [chosen, choose] = useState<number | null>(null);
   const first = useMemo(
     () => (model === null || answer === null ? 0 : furthestRanking(model, answer.goal)),
@@ -42,12 +43,21 @@ export function MixRankingPart({ view, search: { model, answer }, best }: MixRan
           ))}
         </select>
       </label>
-      <Ranking key={resource.id} view={view} model={model} at={at} best={best} goal={answer?.goal ?? 0} />
+      <Ranking
+        planId={planId}
+        key={resource.id}
+        view={view}
+        model={model}
+        at={at}
+        best={best}
+        goal={answer?.goal ?? 0}
+      />
     </div>
   );
 }
 
 interface RankingProps {
+  readonly planId: string;
   readonly view: MixView;
   readonly model: MixModel;
   readonly at: number;
@@ -55,7 +65,7 @@ interface RankingProps {
   readonly goal: number;
 }
 
-function Ranking({ view, model, at, best, goal }: RankingProps) {
+function Ranking({ planId, view, model, at, best, goal }: RankingProps) {
   const writing = useMixWriting();
   const { currency } = useSettings();
   const { id: resourceId = '', name = '', unit = '' } = model.resources[at] ?? {};
@@ -65,7 +75,6 @@ function Ranking({ view, model, at, best, goal }: RankingProps) {
     const found = model.products.findIndex((product) => product.id === id);
     return found === -1 ? '0' : plainDecimal(ranked.quantities[found] ?? 0);
   });
-  const planId = view.outcome.goal.key.split('/')[1]?.split('@')[0] ?? '';
   const byRanking = useView('mixOutcome', `${planId}@${quantities.join('|')}`);
   const byBest = useView('mixOutcome', `${planId}@${best.join('|')}`);
   const isUnits = model.goal === 'units';

@@ -13,13 +13,14 @@ import type { MixSearch } from './use-mix-search.js';
 import { useMixWriting } from './use-mix-writing.js';
 
 interface MixReasonsProps {
+  readonly planId: string;
   readonly view: MixView;
   readonly search: MixSearch;
   readonly best: readonly string[];
 }
 
 /** Why the best mix is the best: what binds, what is spare, what one more is worth, and what would have to change. */
-export function MixReasons({ view, search, best }: MixReasonsProps) {
+export function MixReasons({ planId, view, search, best }: MixReasonsProps) {
   const writing = useMixWriting();
   const { model, explanation, answer, gains, asGood, isExplaining } = search;
   if (model === null || answer === null) return null;
@@ -47,7 +48,7 @@ export function MixReasons({ view, search, best }: MixReasonsProps) {
         ))}
       </ul>
       {isExplaining && <p className="text-soft">Working out the reasons.</p>}
-      <MixRankingPart view={view} search={search} best={best} />
+      <MixRankingPart planId={planId} view={view} search={search} best={best} />
     </section>
   );
 }

@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { model } from '../../book/model.js';
 import { changed, figuresNow, openDemo } from '../../testing/open-demo.js';
 import { typed } from '../../testing/typed.js';
+import { savedAs } from './mix-changes.js';
 import {
   nameOfMixProduct,
   nameOfMixResource,
@@ -121,6 +122,41 @@ describe('what a product takes of a resource', () => {
     expect(perUnit(mug.id, kiln.id)).toBe(before);
     expect(model.rows.rowsWith('mixUse', 'mixProductId', mug.id)).toHaveLength(0);
   });
+});
+
+it('the best mix is saved as another plan, each quantity with its product, in whatever order they stand', () => {
+  const rows = products();
+  // The last one comes first: its place is not the order in which rows were made.
+  const [last] = rows.slice(-1);
+  if (last === undefined) throw new RangeError('the demo has products in its plan');
+  expect(
+    changed([
+      {
+        action: 'update',
+        kind: 'mixProduct',
+        id: last.id,
+        before: { position: last.position },
+        after: { position: 0 },
+      },
+    ]),
+  ).toEqual([]);
+  const { products: shown } = VIEWS.mix(figuresNow(), plan().id);
+  const id = newId();
+  const quantities = shown.map((_product, index) => String(10 + index));
+  expect(
+    changed(
+      savedAs(
+        plan(),
+        shown.map((product) => product.id),
+        quantities,
+        id,
+      ),
+    ),
+  ).toEqual([]);
+  const quantityOf = (name: string) =>
+    VIEWS.mix(figuresNow(), id).products.find((product) => product.name === name)?.quantity;
+  expect(shown.map(({ name }) => quantityOf(name))).toEqual(quantities);
+  expect(model.rows.row('mixPlan', id)?.name).toBe('Short week before the fair, best');
 });
 
 it('a plan is duplicated with its products, resources, uses and totals, which then belong to each other', () => {

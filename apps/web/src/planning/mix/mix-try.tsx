@@ -34,7 +34,7 @@ export function MixTry({ plan, view, searching }: MixTryProps) {
         <MixProducts view={view} best={best} goal={plan.goal} />
         <MixResources view={view} best={outcome} />
       </div>
-      {best !== null && <MixReasons view={view} search={search} best={best} />}
+      {best !== null && <MixReasons planId={plan.id} view={view} search={search} best={best} />}
       <MixPictures view={view} search={search} best={best} outcome={outcome} />
     </>
   );

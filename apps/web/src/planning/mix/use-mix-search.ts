@@ -37,7 +37,6 @@ export interface MixSearching {
   readonly find: (model: MixModel) => void;
   /** Ends the search, and keeps the best mix found so far. */
   readonly stop: () => void;
-  readonly forget: () => void;
 }
 
 /** The search for the best mix of a plan. Cancelling ends it at once; what was found by then stays. */
@@ -46,8 +45,12 @@ export function useMixSearch(planId: string): MixSearching {
   const asked = useRef<Asked | null>(null);
   useEffect(() => {
     warmUp();
-    return () => asked.current?.stop();
-  }, []);
+    return () => {
+      asked.current?.stop();
+      // Nobody goes on searching for a plan that is not looked at: what was found by then stays.
+      KEPT.set(planId, ended(KEPT.get(planId) ?? NONE));
+    };
+  }, [planId]);
   const keep = (next: (so: MixSearch) => MixSearch) =>
     setSearch((so) => {
       const made = next(so);
@@ -72,14 +75,16 @@ export function useMixSearch(planId: string): MixSearching {
     },
     stop: () => {
       asked.current?.stop();
-      keep((so) => ({ ...so, isUnderWay: false, isExplaining: false, answer: so.answer ?? foundSoFar(so) }));
-    },
-    forget: () => {
-      asked.current?.stop();
-      keep(() => NONE);
+      keep(ended);
     },
   };
 }
+
+/** A search that was ended, with what it had found by then. */
+const ended = (search: MixSearch): MixSearch => ({
+  ...search,
+  ...{ isUnderWay: false, isExplaining: false, answer: search.answer ?? foundSoFar(search) },
+});
 
 /** The best mix that a search had found when it was stopped; null where it had none. */
 function foundSoFar({ progress, model }: MixSearch): MixAnswer | null {

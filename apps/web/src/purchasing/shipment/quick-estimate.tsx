@@ -2,12 +2,11 @@ import { fieldsOf, nameKey, newId, type FieldSpec } from '@nuvar/book';
 import { IsNotEmpty, MaxLength } from 'class-validator';
 import { today } from '../../state/today.js';
 import { createOf } from '../../book/operations.js';
-import { model } from '../../book/model.js';
 import { useEdit, useSettings, useUnarchived } from '../../book/use-book.js';
 import { Dialog } from '../../controls/dialog.js';
 import { FormEntry, FormProblem } from '../../controls/form-entry.js';
 import { isRefusal, readAnyQuantity } from '../../controls/read-field.js';
-import { copiedName } from '../../controls/rows-writer.js';
+import { freeName } from '../../controls/rows-writer.js';
 import { useCheckedForm } from '../../controls/use-checked-form.js';
 import { newMaterial } from '../material-rows.js';
 import { readMoneyText } from '../price-text.js';
@@ -60,11 +59,10 @@ export function QuickEstimate({ onMade, onClose }: QuickEstimateProps) {
     const known = materials.find((each) => nameKey(each.name) === nameKey(name));
     const [materialId, shipmentId] = [known?.id ?? newId(), newId()];
     const unit = quantity.unit ?? known?.baseUnit ?? 'each';
-    const isTaken = (wanted: string) => model.rows.rowsWith('shipment', 'name', wanted).length > 0;
     const problem = edit([
       ...(known === undefined ? newMaterial(materialId, { name, baseUnit: unit }) : []),
       createOf('shipment', shipmentId, {
-        ...{ name: isTaken(name) ? copiedName(name, isTaken) : name, currency: buying, date: today() },
+        ...{ name: freeName('shipment', name), currency: buying, date: today() },
       }),
       createOf('shipmentLine', newId(), {
         ...{ shipmentId, materialId, quantity: quantity.value, unit, price: price.value },

@@ -1,5 +1,4 @@
 import { isDecimalText, type RowOf } from '@nuvar/book';
-
 import {
   choice,
   constant,
@@ -118,16 +117,8 @@ export const mixOutcome: Calculation<MixOutcome> = {
     const units = sum('Units', OUTPUT, made.map(plain));
     const cost = sum('Cost', amount, [...each('Variable cost', 'variableCost'), setUps, extra]);
     const byGoal = { contribution: afterExtra, 'profit after set-up': profit, revenue, units, 'least cost': cost };
-    return {
-      goal: choice('Goal', byGoal[plan.goal], plan.goal),
-      contribution,
-      setUps,
-      extra,
-      profit,
-      revenue,
-      units,
-      cost,
-    };
+    const goal = choice('Goal', byGoal[plan.goal], plan.goal);
+    return { goal, contribution, setUps, extra, profit, revenue, units, cost };
   },
 };
 
@@ -235,16 +226,6 @@ export const mixTotalOutcome: Calculation<MixTotalOutcome> = {
 function gone(sheet: Sheet): MixOutcome {
   const figure = ofMissingRow({ name: 'Goal', unit: money(sheet) }, 'a mix plan');
   const units = ofMissingRow({ name: 'Units', unit: OUTPUT }, 'a mix plan');
-  return {
-    ...{
-      goal: figure,
-      contribution: figure,
-      setUps: figure,
-      extra: figure,
-      profit: figure,
-      revenue: figure,
-      cost: figure,
-    },
-    units,
-  };
+  const [revenue, cost] = [figure, figure];
+  return { goal: figure, contribution: figure, setUps: figure, extra: figure, profit: figure, revenue, units, cost };
 }
