@@ -1,9 +1,12 @@
 import highs, { type Highs } from 'highs';
 
-type Loader = typeof highs.default;
+/** Where the binary of the solver is, where it does not lie beside the program. */
+export interface SolverPlace {
+  readonly locateFile: (file: string) => string;
+}
 
-// By its types the package is CommonJS, in which the loader is a member; what is imported is an ES module, and is the loader.
-const load = highs as unknown as Loader;
+// What is imported is the loader; for Node the package's types take it for a module that holds the loader.
+const load = highs as unknown as (place?: SolverPlace) => Promise<Highs>;
 
-/** Loads HiGHS, the solver of mixes; where it does not lie beside the program, the options say where its binary is. */
-export const loadSolver = (options?: Parameters<Loader>[0]): Promise<Highs> => load(options);
+/** Loads HiGHS, the solver of mixes. */
+export const loadSolver = (place?: SolverPlace): Promise<Highs> => load(place);
