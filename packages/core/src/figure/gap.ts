@@ -55,12 +55,15 @@ export const NO_GAPS: readonly Gap[] = [];
 
 /** All gaps of the parts, each once, in the order in which they were met. Mostly there are none, or those of one part. */
 export function unitedGaps(parts: readonly { readonly gaps: readonly Gap[] }[]): readonly Gap[] {
-  let gaps = NO_GAPS;
-  for (const part of parts) {
-    if (part.gaps.length === 0 || part.gaps === gaps) continue;
-    gaps = gaps.length === 0 ? part.gaps : each(gaps.concat(part.gaps));
+  let first = NO_GAPS;
+  let all: Gap[] | null = null;
+  for (const { gaps } of parts) {
+    if (gaps.length === 0 || gaps === first) continue;
+    if (first.length === 0) first = gaps;
+    else if (all === null) all = [...first, ...gaps];
+    else all.push(...gaps);
   }
-  return gaps;
+  return all === null ? first : each(all);
 }
 
 const each = (gaps: readonly Gap[]) => [...new Map(gaps.map((one) => [identity(one), one])).values()];

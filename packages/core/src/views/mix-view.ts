@@ -2,6 +2,7 @@ import type { MixTotalRule, RowOf } from '@nuvar/book';
 import { type Figure, gapSentence } from '../figure/index.js';
 import { compared, decimal, type Decimal, HUNDRED, isPositive, ZERO } from '../number/index.js';
 import {
+  limitsByProduct,
   mixAgainst,
   type MixModel,
   mixModelOf,
@@ -127,13 +128,17 @@ export function mixView(evaluation: Evaluation, planId: string): MixView {
   const { sheet } = evaluation;
   const rows = productsOfMix(sheet, planId);
   const { model, gaps } = mixModelOf(sheet, planId);
+  const limits = limitsByProduct(model);
+  const rooms = new Map(
+    model.products.map(({ id }, at) => [id, Number.isFinite(limits[at]) ? (limits[at] ?? null) : null]),
+  );
   const planned = rows.map(({ id }) => evaluation.read(mixProductTerms, id).planned?.amount ?? null);
   const plannedQuantities = planned.some((amount) => amount !== null)
     ? planned.map((amount) => (amount ?? ZERO).toDecimalPlaces(6).toFixed())
     : null;
   return {
     ...mixOutcomeView(evaluation, planId),
-    products: rows.map((row) => productOf(evaluation, row.id, model)),
+    products: rows.map((row) => productOf(evaluation, row.id, rooms.get(row.id) ?? null)),
     planned:
       plannedQuantities === null
         ? null
@@ -264,7 +269,7 @@ function totalOf(evaluation: Evaluation, id: string, quantities: readonly string
   };
 }
 
-function productOf(evaluation: Evaluation, id: string, model: MixModel): MixProductView {
+function productOf(evaluation: Evaluation, id: string, room: number | null): MixProductView {
   const { sheet } = evaluation;
   const row = sheet.row('mixProduct', id) as RowOf<'mixProduct'>;
   const terms = evaluation.read(mixProductTerms, id);
@@ -275,7 +280,7 @@ function productOf(evaluation: Evaluation, id: string, model: MixModel): MixProd
     ...shownAll(evaluation, mixProductTerms, id, ['contribution', 'revenue', 'variableCost', 'least']),
     ...{ setUpCost: known('setUpCost'), most: known('most'), lot: known('lot') },
     ...{ step: known('step'), planned: known('planned') },
-    room: roomOf(model, id),
+    room,
     isBroken: breaksOwnLimit(terms, decimal(row.quantity)),
   };
 }
@@ -285,19 +290,6 @@ function breaksOwnLimit({ least, most, lot }: MixProductTerms, made: Decimal): b
     limit !== null && limit.amount !== null && isBeyond(limit.amount.minus(made), limit.amount);
   const isOver = most !== null && most.amount !== null && isBeyond(made.minus(most.amount), most.amount);
   return isUnder(least) || isOver || (isPositive(made) && isUnder(lot));
-}
-
-/** How much of a product there could be with all of each resource, and its own maximum. */
-function roomOf({ products, uses, resources }: MixModel, id: string): number | null {
-  const at = products.findIndex((product) => product.id === id);
-  const product = products[at];
-  if (product === undefined) return null;
-  const rooms = uses.flatMap(({ product: of, resource, perUnit, forSetUp }) => {
-    const { available = 0, extra = 0 } = resources[resource] ?? {};
-    return of !== at || perUnit === 0 ? [] : [Math.max(0, available + extra - forSetUp) / perUnit];
-  });
-  const least = Math.min(product.most ?? Number.POSITIVE_INFINITY, ...rooms);
-  return Number.isFinite(least) ? least : null;
 }
 
 function notesOf(evaluation: Evaluation, planId: string): MixNote[] {

@@ -32,14 +32,16 @@ export function MixPictures({ view, search, best }: MixPicturesProps) {
   );
 }
 
-/** Each product by hand and in the best mix, as two bars. */
+const MOST_BARS = 30;
+
+/** Each product by hand and in the best mix, as two bars; of many products those of which anything is made. */
 function Quantities({ view, best }: { readonly view: MixView; readonly best: readonly string[] }) {
   const style = useStyle();
-  const data = view.products.map(({ name, quantity }, index) => ({
-    name,
-    'by hand': Number(quantity),
-    best: Number(best[index] ?? 0),
+  const all = view.products.map(({ name, quantity }, index) => ({
+    ...{ name, 'by hand': Number(quantity), best: Number(best[index] ?? 0) },
   }));
+  const data =
+    all.length <= MOST_BARS ? all : all.filter((each) => each['by hand'] > 0 || each.best > 0).slice(0, MOST_BARS);
   const most = Math.max(1, ...data.map((each) => Math.max(each['by hand'], each.best)));
   const { ticks, domain, tickFormatter } = roundAxis(most, style);
   const bar = { isAnimationActive: false, barSize: 8 } as const;

@@ -15,60 +15,75 @@ interface MixProductsProps {
   readonly goal: MixGoal;
 }
 
+/** More rows than this are not drawn: of the others nothing is made, by hand or in the best mix. */
+const MOST_ROWS = 120;
+
 /** The products with their quantities, a handle for each, and under it the best quantity as a thin bar. */
 export function MixProducts({ view, best, goal }: MixProductsProps) {
   const { currency } = useSettings();
   const style = useStyle();
   const brings = goal === 'units' ? 'Units' : `Brings, ${currency}`;
+  const numbered = view.products.map((product, index) => ({ product, index }));
+  const isMade = ({ product, index }: (typeof numbered)[number]) =>
+    Number(product.quantity) > 0 || Number(best?.[index] ?? 0) > 0;
+  const shown = numbered.length <= MOST_ROWS ? numbered : numbered.filter(isMade).slice(0, MOST_ROWS);
   return (
-    <table className="table" aria-label="Quantities">
-      <thead>
-        <tr>
-          <th scope="col">Product</th>
-          <th scope="col" className="text-right">
-            Quantity
-          </th>
-          {best !== null && (
+    <div>
+      <table className="table" aria-label="Quantities">
+        <thead>
+          <tr>
+            <th scope="col">Product</th>
             <th scope="col" className="text-right">
-              Best
+              Quantity
             </th>
-          )}
-          <th scope="col" className="text-right">
-            Planned
-          </th>
-          <th scope="col" className="text-right">
-            {brings}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {view.products.map((product, index) => (
-          <tr key={product.id} className="align-top">
-            <th scope="row" className="font-normal">
-              {product.name}
-              <Handle product={product} best={best?.[index] ?? null} />
-              {product.isBroken && <span className="text-error"> {brokenWords(product)}</span>}
+            {best !== null && (
+              <th scope="col" className="text-right">
+                Best
+              </th>
+            )}
+            <th scope="col" className="text-right">
+              Planned
             </th>
-            <td className="w-24">
-              <RowField
-                kind="mixProduct"
-                id={product.id}
-                field="quantity"
-                label={`Quantity of ${product.name}`}
-                isNameless
-              />
-            </td>
-            {best !== null && <td className="figure text-right">{amountText(Number(best[index] ?? 0), style)}</td>}
-            <td className="text-right">
-              {product.planned === null ? '' : <Amount figure={product.planned} digits={1} />}
-            </td>
-            <td className="figure text-right">
-              {view.brings[index] == null ? 'not yet' : moneyText(Number(view.brings[index]), style)}
-            </td>
+            <th scope="col" className="text-right">
+              {brings}
+            </th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {shown.map(({ product, index }) => (
+            <tr key={product.id} className="align-top">
+              <th scope="row" className="font-normal">
+                {product.name}
+                <Handle product={product} best={best?.[index] ?? null} />
+                {product.isBroken && <span className="text-error"> {brokenWords(product)}</span>}
+              </th>
+              <td className="w-24">
+                <RowField
+                  kind="mixProduct"
+                  id={product.id}
+                  field="quantity"
+                  label={`Quantity of ${product.name}`}
+                  isNameless
+                />
+              </td>
+              {best !== null && <td className="figure text-right">{amountText(Number(best[index] ?? 0), style)}</td>}
+              <td className="text-right">
+                {product.planned === null ? '' : <Amount figure={product.planned} digits={1} />}
+              </td>
+              <td className="figure text-right">
+                {view.brings[index] == null ? 'not yet' : moneyText(Number(view.brings[index]), style)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {shown.length < numbered.length && (
+        <p className="mt-1 text-soft">
+          {numbered.length - shown.length} more products of this plan are not shown here; all stand under Products and
+          limits.
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -28,28 +28,50 @@ export function MixReasons({ planId, view, search, best }: MixReasonsProps) {
   return (
     <section className="mt-5" aria-label="Reasons">
       <DetailHeading>Why this mix</DetailHeading>
-      <ul className="mt-1 grid gap-1.5" aria-label="Reasons for the best mix">
-        {reasons.map(({ id, sentence, worth }) => (
-          <li key={id}>
-            {worth === null || worth.changes.length === 0 ? (
-              sentence
-            ) : (
-              <details>
-                <summary className="cursor-pointer">{sentence}</summary>
-                <Changes
-                  worth={worth}
-                  model={model}
-                  unit={id.startsWith('resource') ? unitOf(model, worth) : 'unit'}
-                  writing={writing}
-                />
-              </details>
-            )}
-          </li>
-        ))}
-      </ul>
+      <Reasons reasons={reasons.slice(0, MOST_SAID)} model={model} writing={writing} label="Reasons for the best mix" />
+      {reasons.length > MOST_SAID && (
+        <details className="mt-1.5">
+          <summary className="cursor-pointer text-soft">{reasons.length - MOST_SAID} more</summary>
+          <Reasons reasons={reasons.slice(MOST_SAID)} model={model} writing={writing} label="More reasons" />
+        </details>
+      )}
       {isExplaining && <p className="text-soft">Working out the reasons.</p>}
       <MixRankingPart planId={planId} view={view} search={search} best={best} />
     </section>
+  );
+}
+
+/** More sentences than this are opened by a press. */
+const MOST_SAID = 40;
+
+interface ReasonsProps {
+  readonly reasons: readonly MixReason[];
+  readonly model: MixModel;
+  readonly writing: MixWriting;
+  readonly label: string;
+}
+
+function Reasons({ reasons, model, writing, label }: ReasonsProps) {
+  return (
+    <ul className="mt-1 grid gap-1.5" aria-label={label}>
+      {reasons.map(({ id, sentence, worth }) => (
+        <li key={id}>
+          {worth === null || worth.changes.length === 0 ? (
+            sentence
+          ) : (
+            <details>
+              <summary className="cursor-pointer">{sentence}</summary>
+              <Changes
+                worth={worth}
+                model={model}
+                unit={id.startsWith('resource') ? unitOf(model, worth) : 'unit'}
+                writing={writing}
+              />
+            </details>
+          )}
+        </li>
+      ))}
+    </ul>
   );
 }
 

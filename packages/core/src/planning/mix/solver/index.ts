@@ -10,3 +10,4 @@ export { furthestRanking, rankedMix, type RankedMix } from './ranked-mix.js';
 export { solveMix, type MixAnswer, type MixProgress, type MixStatus } from './solve-mix.js';
 export { isWhole, wholeAsGood, wholeGain, type WholeGain } from './whole-gains.js';
 export { gapOf } from './solved.js';
+export { limitsByProduct } from './program.js';

@@ -172,7 +172,7 @@ function groupedBy<Of>(all: readonly Of[], by: (one: Of) => number): ReadonlyMap
 }
 
 /** How much of each product its limits allow at most, by itself; infinite where nothing limits it. */
-function limitsByProduct({ products, resources, uses, totals }: MixModel): number[] {
+export function limitsByProduct({ products, resources, uses, totals }: MixModel): number[] {
   const limits = products.map(({ most }) => most ?? Number.POSITIVE_INFINITY);
   const lower = (at: number, limit: number) => {
     limits[at] = Math.min(limits[at] ?? limit, limit);
