@@ -88,5 +88,9 @@ const plain = (value: number): string => value.toFixed(9).replace(/\.?0+$/, '') 
 
 function writingIn(locale: string, currency: string): MixWriting {
   const { money, number } = writtenIn(locale, currency);
-  return { currency, money: (value) => money(plain(value)), amount: (value) => number(plain(value), 3) };
+  return {
+    currency,
+    money: (value) => money(plain(value)),
+    amount: (value) => number(plain(value), Math.abs(value) < 1 ? 3 : 2),
+  };
 }

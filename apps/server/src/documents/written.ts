@@ -17,7 +17,8 @@ export function writtenIn(locale: string, currency: string): Written {
   const digits = minorDigits(currency);
   const format = (amount: string | null, least: number, most: number) => {
     if (amount === null) return NOT_KNOWN;
-    const rounded = fixedDigits(amount, most, 'half-away-from-zero');
+    // What is rounded to nothing has no sign.
+    const rounded = fixedDigits(amount, most, 'half-away-from-zero').replace(/^-(?=0(\.0*)?$)/, '');
     return new Intl.NumberFormat(locale, { minimumFractionDigits: least, maximumFractionDigits: most }).format(
       rounded as unknown as number,
     );

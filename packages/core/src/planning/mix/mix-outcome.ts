@@ -131,7 +131,7 @@ const plain = (quantity: Figure): Figure =>
 /** What a mix takes of a resource. */
 export interface MixResourceOutcome {
   readonly used: Figure;
-  /** Available less used; below zero where it runs short. */
+  /** Available, with the extra that is used, less used; below zero where it runs short with all extra. */
   readonly left: Figure;
   /** Of what is over, what is had as extra; null where there is none to be had. */
   readonly extraUsed: Figure | null;
@@ -148,7 +148,7 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
   name: 'mixResourceUsed',
   meanings: {
     used: 'How much of the resource this mix takes.',
-    left: 'How much is left of what is available; below zero where it runs short.',
+    left: 'How much is left of what there is, with the extra that is used; below zero where it runs short.',
     extraUsed: 'How much of the extra this mix takes.',
     extraCost: 'What that extra costs above its normal price.',
     short: 'How much this mix lacks, with all extra.',
@@ -177,11 +177,13 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
     const atLeastNothing = (name: string, of: Figure) =>
       largest({ name, subject }, [of, nothing], 'never less than nothing');
     const over = atLeastNothing('Over', difference({ name: 'Used above what there is', subject }, used, available));
-    const left = difference({ name: 'Left', subject }, available, used);
-    if (extra === null || premium === null) return { used, left, extraUsed: null, extraCost: null, short: over };
+    const left = (there: Figure) => difference({ name: 'Left', subject }, there, used);
+    if (extra === null || premium === null)
+      return { used, left: left(available), extraUsed: null, extraCost: null, short: over };
     const extraUsed = smallest({ name: 'Extra used', subject }, [over, extra], 'at most what can be had');
     return {
-      ...{ used, left, extraUsed },
+      ...{ used, extraUsed },
+      left: left(sum({ name: 'Available with extra', subject }, counted, [available, extraUsed])),
       extraCost: multiplied({ name: 'Cost of extra', subject }, extraUsed, premium),
       short: atLeastNothing('Short', difference({ name: 'Lacking', subject }, over, extra)),
     };

@@ -74,6 +74,7 @@ describe('a mix plan', () => {
     // 1 kg over: 6.50 less the 4.00 that the contribution holds.
     expect(of(`mixResource/${ids.resource}/premium`)).toBe('2.5');
     expect(of(`mixResourceUsed/${ids.resource}/extraUsed`)).toBe('1');
+    expect(of(`mixResourceUsed/${ids.resource}/left`)).toBe('0');
     expect(of(`mix/${ids.plan}/goal`)).toBe('127.5');
     const without = planned({ resource: { extra: '3' } });
     expect(without.of(`mixResource/${without.ids.resource}/premium`)).toBe('no-extra-price');
