@@ -8,6 +8,7 @@ import { unitWords, written } from '../../figures/format.js';
 import { useStyle } from '../../figures/use-style.js';
 import { FeasibleArea } from './feasible-area.js';
 import { ask } from './solver.js';
+import { ResourceChoice } from './resource-choice.js';
 import type { MixSearch } from './use-mix-search.js';
 import { amountText, moneyText } from './words.js';
 
@@ -74,18 +75,7 @@ function Gain({ search, model }: { readonly search: MixSearch; readonly model: M
       <DetailHeading>
         <label className="flex items-center gap-2">
           What more or less of it would bring:
-          <select
-            className="select w-48 font-normal"
-            aria-label="Resource of the gain curve"
-            value={chosen}
-            onChange={({ target }) => choose(Number(target.value))}
-          >
-            {model.resources.map(({ id, name }, index) => (
-              <option key={id} value={index}>
-                {name}
-              </option>
-            ))}
-          </select>
+          <ResourceChoice label="Resource of the gain curve" model={model} value={chosen} choose={choose} />
         </label>
       </DetailHeading>
       {curve?.of === chosen && curve.points.length > 1 && (

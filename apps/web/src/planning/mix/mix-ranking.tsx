@@ -4,6 +4,7 @@ import { useSettings } from '../../book/use-book.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
+import { ResourceChoice } from './resource-choice.js';
 import type { MixSearch } from './use-mix-search.js';
 import { useMixWriting } from './use-mix-writing.js';
 import { plainDecimal } from './words.js';
@@ -30,18 +31,7 @@ export function MixRankingPart({ planId, view, search: { model, answer }, best }
       <DetailHeading>Ranking beside it</DetailHeading>
       <label className="mt-1 flex items-center gap-2">
         Contribution for each unit of
-        <select
-          className="select w-52"
-          aria-label="Resource of the ranking"
-          value={at}
-          onChange={({ target }) => choose(Number(target.value))}
-        >
-          {model.resources.map(({ id, name }, index) => (
-            <option key={id} value={index}>
-              {name}
-            </option>
-          ))}
-        </select>
+        <ResourceChoice label="Resource of the ranking" model={model} value={at} choose={choose} />
       </label>
       <Ranking
         planId={planId}
