@@ -16,6 +16,8 @@ export default defineConfig({
           testTimeout: 30_000,
           hookTimeout: 60_000,
           fileParallelism: false,
+          // Each file makes an application of its own; what they import they can share.
+          isolate: false,
         },
       },
       {

@@ -58,7 +58,11 @@ function Year({ view }: { readonly view: RunYearView }) {
           <CartesianGrid stroke="var(--color-base-300)" vertical={false} />
           <XAxis dataKey="name" stroke="var(--soft)" fontSize={12} interval={0} />
           <YAxis {...upAxis(currency)} {...roundAxis(most, style)} />
-          <Tooltip formatter={(value) => `${written(String(value), 2, style)} ${currency}`} />
+          <Tooltip
+            formatter={(value) => `${written(String(value), 2, style)} ${currency}`}
+            contentStyle={{ background: 'var(--color-base-100)', borderColor: 'var(--rule)' }}
+            itemStyle={{ color: 'var(--color-base-content)' }}
+          />
           <Bar
             dataKey="bills"
             name="bills"
