@@ -15,7 +15,7 @@ interface MixProductsProps {
   readonly goal: MixGoal;
 }
 
-/** More rows than this are not drawn: of the others nothing is made, by hand or in the best mix. */
+/** More rows than this are drawn only of what is made, by hand or in the best mix. */
 const MOST_ROWS = 120;
 
 /** The products with their quantities, a handle for each, and under it the best quantity as a thin bar. */
@@ -26,7 +26,9 @@ export function MixProducts({ view, best, goal }: MixProductsProps) {
   const numbered = view.products.map((product, index) => ({ product, index }));
   const isMade = ({ product, index }: (typeof numbered)[number]) =>
     Number(product.quantity) > 0 || Number(best?.[index] ?? 0) > 0;
-  const shown = numbered.length <= MOST_ROWS ? numbered : numbered.filter(isMade).slice(0, MOST_ROWS);
+  const others = numbered.filter((each) => !isMade(each));
+  const left = new Set(others.slice(Math.max(0, MOST_ROWS - (numbered.length - others.length))));
+  const shown = numbered.filter((each) => !left.has(each));
   return (
     <div>
       <table className="table" aria-label="Quantities">

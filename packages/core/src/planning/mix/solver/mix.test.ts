@@ -1,7 +1,16 @@
 import type { Highs } from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { MixModel } from '../mix-model.js';
-import { explainMix, gainCurve, mixFile, rankedMix, solveMix, wholeAsGood, wholeGain } from './index.js';
+import {
+  explainMix,
+  gainCurve,
+  mixFile,
+  type MixProgress,
+  rankedMix,
+  solveMix,
+  wholeAsGood,
+  wholeGain,
+} from './index.js';
 import { loadSolver } from '../highs/index.js';
 import { exampleModel } from './mix-examples.js';
 
@@ -359,4 +368,24 @@ describe('the files of a model', () => {
     expect(lp).toContain('x_3_in_1');
     expect(lp).toContain('2 Mu_sli_500_g');
   });
+});
+
+it('tells what it has found on the way, and what no mix can beat', () => {
+  const model = exampleModel(
+    Array.from({ length: 12 }, (_each, at) => ({
+      ...{ name: `P${at}`, gain: 7 + ((at * 5) % 11), uses: [2 + (at % 3), 1 + (at % 4)], step: 1 },
+      ...{ setUpCost: 20 + at, most: 9 },
+    })),
+    [{ available: 101 }, { available: 77 }],
+  );
+  const told: MixProgress[] = [];
+  const { goal, status } = solveMix(highs, model, (progress) => told.push(progress));
+  expect(status).toBe('best');
+  expect(told.length).toBeGreaterThan(0);
+  for (const { goal: found, bound, quantities } of told) {
+    expect(found ?? 0).toBeLessThanOrEqual(goal + 1e-6);
+    expect(bound ?? Number.POSITIVE_INFINITY).toBeGreaterThanOrEqual(goal - 1e-6);
+    expect(quantities).toHaveLength(12);
+  }
+  expect(told.at(-1)?.goal).toBeCloseTo(goal, 6);
 });

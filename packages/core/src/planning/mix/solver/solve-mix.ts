@@ -77,17 +77,20 @@ function search(highs: Highs, program: MixProgram, onProgress: (progress: MixPro
       rowDuals: [],
       columnDuals: [],
     };
-  const { values, seconds } = startOf(highs, program, model.secondsAtMost);
+  const { values, bound, seconds } = startOf(highs, program, model.secondsAtMost);
   const start = betterOf(program, [values, typedBy(program)]);
-  if (start !== null)
-    onProgress({ seconds, goal: goalOf(program, start), bound: null, quantities: quantitiesOf(program, start) });
+  const begun: MixProgress = {
+    ...{ seconds, bound, goal: start === null ? null : goalOf(program, start) },
+    quantities: start === null ? null : quantitiesOf(program, start),
+  };
+  if (start !== null) onProgress(begun);
   return highs.withModel(modelData(highs, program), (solver) => {
     solver.options.set({
       ...{ output_flag: false, mip_rel_gap: model.gapPercent / 100, mip_abs_gap: 1e-6 },
       time_limit: model.secondsAtMost - seconds,
     });
     if (start !== null) solver.setSolution({ colValue: start });
-    return solveModel(highs, solver, program, () => solver.run(progressOf(highs, program, seconds, start, onProgress)));
+    return solveModel(highs, solver, program, () => solver.run(progressOf(highs, program, begun, onProgress)));
   });
 }
 
@@ -111,22 +114,22 @@ function betterOf(program: MixProgram, starts: readonly (readonly number[] | nul
 const goalOf = ({ columns }: MixProgram, values: readonly number[]): number =>
   columns.reduce((so, { cost }, index) => so + cost * (values[index] ?? 0), 0);
 
+/** Tells what is found on the way, beginning with what the start has found. */
 function progressOf(
   highs: Highs,
   program: MixProgram,
-  before: number,
-  start: readonly number[] | null,
+  begun: MixProgress,
   tell: (progress: MixProgress) => void,
 ): HighsCallbackMap {
   const { callbackType } = highs.constants;
-  let quantities = start === null ? null : quantitiesOf(program, start);
-  const finite = (value: number | undefined) =>
-    value === undefined || !Number.isFinite(value) || Math.abs(value) > 1e29 ? null : value;
+  let { quantities } = begun;
+  const finite = (value: number | undefined, otherwise: number | null) =>
+    value === undefined || !Number.isFinite(value) || Math.abs(value) > BEYOND_ALL_GOALS ? otherwise : value;
   const said = (data: { running_time?: number; mip_primal_bound?: number; mip_dual_bound?: number }) =>
     tell({
-      ...{ seconds: before + (data.running_time ?? 0), quantities },
-      goal: finite(data.mip_primal_bound),
-      bound: finite(data.mip_dual_bound),
+      ...{ seconds: begun.seconds + (data.running_time ?? 0), quantities },
+      goal: finite(data.mip_primal_bound, begun.goal),
+      bound: finite(data.mip_dual_bound, begun.bound),
     });
   return {
     [callbackType.mipImprovingSolution]: ({ data }) => {
@@ -140,3 +143,6 @@ function progressOf(
     },
   };
 }
+
+/** The solver says infinity by a number as large as this. */
+const BEYOND_ALL_GOALS = 1e29;

@@ -17,15 +17,17 @@ const GAP = 0.002;
  * nothing was found in the time for it. It only saves time: the search that follows proves what is best.
  */
 export function startOf(highs: Highs, program: MixProgram, secondsAtMost: number): Start {
-  const solving: Solving = { highs, secondsAtMost, spent: 0 };
+  const solving: Solving = { highs, secondsAtMost, spent: 0, bound: null };
   const values = program.isContinuous ? null : startValues(solving, program);
-  return { values, seconds: solving.spent };
+  return { values, bound: solving.bound, seconds: solving.spent };
 }
 
 /** A mix to begin with, and how long it took to find. */
 export interface Start {
   /** By column of the program. */
   readonly values: readonly number[] | null;
+  /** What the relaxation reaches: no mix can beat it. Null where it was not solved. */
+  readonly bound: number | null;
   readonly seconds: number;
 }
 
@@ -34,12 +36,14 @@ interface Solving {
   readonly highs: Highs;
   readonly secondsAtMost: number;
   spent: number;
+  bound: number | null;
 }
 
 function startValues(solving: Solving, program: MixProgram): readonly number[] | null {
   const relaxed = withColumns(program, (column) => ({ ...column, isWhole: false }));
   const first = solved(solving, relaxed, 1);
   if (first === null) return null;
+  solving.bound = first.status === 'best' ? first.goal : null;
   const switches = program.columns.flatMap(({ of }, column) => (of === 'made' ? [column] : []));
   const chosen = switches.length === 0 ? first : chosenMix(solving, program, relaxed, first, switches);
   if (chosen === null) return null;
