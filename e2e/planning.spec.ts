@@ -98,7 +98,7 @@ test('a mix of products that are in no book is typed, solved, contradicted and m
   const best = plan.getByRole('region', { name: 'Best mix' });
   await expect(best).toContainText('Best mix: 1,080.00');
   await expect(plan.getByRole('list', { name: 'Reasons for the best mix' })).toContainText(
-    'Oven: nothing to spare. One hour more is worth 2.25 EUR, and that is the most to pay for it. This holds from 240 to 720 h.',
+    'Oven: nothing to spare. One hour more is worth 2.25 EUR, and that is the most to pay for it. This holds from 240 to 720 h; ten more bring 22.50 EUR in all.',
   );
   await expect(plan.getByRole('figure', { name: /All mixes that fit/ })).toBeVisible();
 

@@ -43,8 +43,8 @@ const bakery = (oven: number, step: number | null = null) =>
 describe('the reasons for a mix', () => {
   it('say what binds, what it is worth, and while what it holds', () => {
     expect(reasonsOf(bakery(400))).toEqual([
-      'Oven: nothing to spare. One hour more is worth 2.25 EUR above the normal price of 1.50 EUR, so pay at most 3.75 EUR for it. This holds from 240 to 720 h.',
-      'Hands: nothing to spare. One hour more is worth 0.50 EUR, and that is the most to pay for it. This holds from 200 to 600 h.',
+      'Oven: nothing to spare. One hour more is worth 2.25 EUR above the normal price of 1.50 EUR, so pay at most 3.75 EUR for it. This holds from 240 to 720 h; ten more bring 22.50 EUR in all.',
+      'Hands: nothing to spare. One hour more is worth 0.50 EUR, and that is the most to pay for it. This holds from 200 to 600 h; ten more bring 5.00 EUR in all.',
       'Bread: 80 as long as a unit brings 5.00 EUR to 15.00 EUR (6.00 EUR now).',
       'Cake: 60 as long as a unit brings 4.00 EUR to 12.00 EUR (10.00 EUR now).',
       'No other mix is as good.',

@@ -195,7 +195,7 @@ function continuousReasons(model: MixModel, explanation: MixExplanation, writing
 
 function bindingWords(
   model: MixModel,
-  { at, up, down, isKink, from, until, mostToPay }: LimitWorth,
+  { at, up, down, ofTen, isKink, from, until, mostToPay }: LimitWorth,
   writing: MixWriting,
 ): string {
   const { name = '', unit = '', normalPrice = 0 } = model.resources[at] ?? {};
@@ -209,7 +209,7 @@ function bindingWords(
       : normalPrice > 0
         ? ` above the normal price of ${said(normalPrice)}, so pay at most ${said(mostToPay)} for it`
         : ', and that is the most to pay for it';
-  return `${name}: nothing to spare. One ${one} more is worth ${said(up)}${pay}. This holds${holdsWords(from, until, many, writing)}.`;
+  return `${name}: nothing to spare. One ${one} more is worth ${said(up)}${pay}. This holds${holdsWords(from, until, many, writing)}; ten more bring ${said(ofTen)} in all.`;
 }
 
 const upTo = (until: number | null, many: string, { amount }: MixWriting) =>

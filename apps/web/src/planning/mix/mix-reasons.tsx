@@ -28,6 +28,12 @@ export function MixReasons({ planId, view, search, best }: MixReasonsProps) {
   return (
     <section className="mt-5" aria-label="Reasons">
       <DetailHeading>Why this mix</DetailHeading>
+      {explanation !== null && (
+        <p className="text-note text-soft">
+          What one more is worth above its normal price is the shadow price of a limit; what a product would have to
+          bring more is its reduced cost.
+        </p>
+      )}
       <Reasons reasons={reasons.slice(0, MOST_SAID)} model={model} writing={writing} label="Reasons for the best mix" />
       {reasons.length > MOST_SAID && (
         <details className="mt-1.5">

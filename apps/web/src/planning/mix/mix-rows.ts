@@ -92,6 +92,7 @@ export function productColumns(
       productColumn(products),
       rowChoiceColumn<MixProductRow>('channelId', channels, { header: 'Channel', none: 'none' }),
       amount('contribution', `Leaves, ${currency}`),
+      field('contribution', 'Leaves, typed'),
       field('quantity'),
       field('minimum'),
       field('maximum'),
@@ -99,15 +100,14 @@ export function productColumns(
       field('lot'),
       field('countedIn', undefined, COUNT_WORDS),
       field('setUp', undefined, SET_UP_WORDS),
-      amount('setUpCost', `Set-up cost, ${currency}`),
+      field('setUpCost', 'Set-up cost, typed'),
     ],
     more: [
-      field('contribution', `Contribution typed, ${currency}`),
-      field('revenue', `Net revenue typed, ${currency}`),
+      amount('setUpCost', `Set-up cost, ${currency}`),
       amount('revenue', `Net revenue, ${currency}`),
-      field('variableCost', `Variable cost typed, ${currency}`),
+      field('revenue', 'Net revenue, typed'),
       amount('variableCost', `Variable cost, ${currency}`),
-      field('setUpCost', `Set-up cost typed, ${currency}`),
+      field('variableCost', 'Variable cost, typed'),
     ],
   };
 }

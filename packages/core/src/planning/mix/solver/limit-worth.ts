@@ -12,6 +12,8 @@ export interface LimitWorth {
   /** What one more brings, and what one less takes away. They differ at a kink: there the optimum is degenerate. */
   readonly up: number;
   readonly down: number;
+  /** What ten more bring together, as far as they bring anything. */
+  readonly ofTen: number;
   /** True at a kink: the two differ there. */
   readonly isKink: boolean;
   /** As little of it and as much of it as both hold for; null where they hold without end. */
@@ -102,6 +104,7 @@ export function limitWorth(session: Session, best: Solved, row: number): LimitWo
   const brought = changes.reduce((so, { together }) => so + together, 0);
   return {
     ...{ at, up: settled(more.slope), down: settled(less.slope), left: 0, changes },
+    ofTen: ofTenMore(session, now, row, limit),
     isKink: !isNothing(more.slope - less.slope, Math.max(Math.abs(more.slope), Math.abs(less.slope))),
     ...{ from: settledOr(less.until), until: settledOr(more.until) },
     mostToPay: of === 'resource' ? mostToPay(session.program.model, at, more.slope) : null,
@@ -110,7 +113,16 @@ export function limitWorth(session: Session, best: Solved, row: number): LimitWo
 }
 
 const slack = (at: number, used: number, left: number): LimitWorth => ({
-  ...{ at, up: 0, down: 0, isKink: false, from: settled(used), until: null, left: settled(Math.max(0, left)) },
+  ...{
+    at,
+    up: 0,
+    down: 0,
+    ofTen: 0,
+    isKink: false,
+    from: settled(used),
+    until: null,
+    left: settled(Math.max(0, left)),
+  },
   ...{ mostToPay: null, changes: [], byExtra: 0 },
 });
 
@@ -121,6 +133,12 @@ function sideOf(session: Session, row: number, now: CurvePoint, end: CurvePoint 
   const slope = slopeTowards(pointAt, now, end);
   const until = keepsUntil(pointAt, { ...now, slope }, end);
   return { slope, until: until ?? (end.at < now.at ? end.at : null) };
+}
+
+/** The goal with ten more of a limit less that of today; nothing where it cannot be so much. */
+function ofTenMore(session: Session, now: CurvePoint, row: number, limit: number): number {
+  const more = goalByLimit(session, row)(limit + 10);
+  return more === null ? 0 : settled(more.value - now.value);
 }
 
 /** By a goal that is money: the normal price, and what one more is worth above it. */

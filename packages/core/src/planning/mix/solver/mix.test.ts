@@ -146,7 +146,7 @@ describe('the explanation', () => {
     expect(best(bakery())).toEqual({ status: 'best', goal: 1080, quantities: [80, 60] });
     const { resources, products, asGood } = explained(bakery());
     expect(resources).toMatchObject([
-      { up: 2.25, down: 2.25, isKink: false, from: 240, until: 720, left: 0 },
+      { up: 2.25, down: 2.25, ofTen: 22.5, isKink: false, from: 240, until: 720, left: 0 },
       { up: 0.5, down: 0.5, isKink: false, from: 200, until: 600, left: 0 },
     ]);
     // The answer stays while bread brings 5 to 15 and cake 4 to 12: where the two limits have the slope of the goal.
