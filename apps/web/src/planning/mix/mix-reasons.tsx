@@ -6,6 +6,7 @@ import {
   type MixView,
   type MixWriting,
   oneInWords,
+  type MixReason,
 } from '@nuvar/core';
 import { DetailHeading } from '../../figures/detail-heading.js';
 import { MixRankingPart } from './mix-ranking.js';
