@@ -21,6 +21,23 @@ export function begin(program, args, options = {}) {
   return spawn(program, args, { stdio: 'inherit', ...options });
 }
 
+/** Runs several programs beside each other to their ends, each given as a list of words. Throws where any of them fails. */
+export async function runTogether(commands, options = {}) {
+  const ended = await Promise.allSettled(
+    commands.map(
+      ([program, ...args]) =>
+        new Promise((done, fail) => {
+          const failed = () => fail(new SetupError(`"${[program, ...args].join(' ')}" failed.`));
+          begin(program, args, options)
+            .once('error', failed)
+            .once('exit', (code) => (code === 0 ? done() : failed()));
+        }),
+    ),
+  );
+  const refused = ended.find(({ status }) => status === 'rejected');
+  if (refused !== undefined) throw refused.reason;
+}
+
 /** Does the work of a command; where a person has to act, says how in a sentence and without a stack trace. */
 export async function main(work) {
   try {
