@@ -99,11 +99,11 @@ export function productColumns(
       field('lot'),
       field('countedIn', undefined, COUNT_WORDS),
       field('setUp', undefined, SET_UP_WORDS),
-      field('setUpCost', 'Set-up, typed'),
+      field('setUpCost', 'Set-up cost'),
     ],
     more: [
       field('quantity'),
-      amount('setUpCost', `Set-up cost, ${currency}`),
+      amount('setUpCost', `Set-up cost counted, ${currency}`),
       amount('revenue', `Net revenue, ${currency}`),
       field('revenue', 'Net revenue, typed'),
       amount('variableCost', `Variable cost, ${currency}`),
