@@ -99,7 +99,7 @@ export interface MixProductView {
 
 /** What is odd about a plan, in a sentence, with the place of it. */
 export interface MixNote {
-  readonly code: 'no-products' | 'no-resources' | 'never-used' | 'same-name';
+  readonly code: 'no-products' | 'no-resources' | 'never-used' | 'same-name' | 'set-up-twice';
   readonly name: string;
   readonly place: GapView['place'];
 }
@@ -327,7 +327,23 @@ function notesOf(evaluation: Evaluation, planId: string): MixNote[] {
       ...({ code: 'same-name', name: nameInMix(sheet, row) } as const),
       place: place('mixProduct', row.id, 'name'),
     })),
+    ...setUpsTwice(products).map((row) => ({
+      ...({ code: 'set-up-twice', name: sheet.row('product', row.productId ?? '')?.name ?? '' } as const),
+      place: place('mixProduct', row.id, 'setUp'),
+    })),
   ];
+}
+
+/** Lines of a product that is there in another channel too, where both pay a set-up once: it would be paid twice. */
+function setUpsTwice(rows: readonly RowOf<'mixProduct'>[]): RowOf<'mixProduct'>[] {
+  const pays = ({ setUp, setUpCost }: RowOf<'mixProduct'>) => setUp === 'once in the plan' || setUpCost !== null;
+  const seen = new Set<string>();
+  return rows.filter((row) => {
+    if (row.productId === null || !pays(row)) return false;
+    const isSecond = seen.has(row.productId);
+    seen.add(row.productId);
+    return isSecond;
+  });
 }
 
 /** What a product takes of a resource, as a figure to open; the id is "product@resource", by their rows in the plan. */

@@ -157,6 +157,21 @@ describe('a mix plan', () => {
     ]);
   });
 
+  it('notes a set-up that would be paid in two channels', () => {
+    const { rows } = workshop({
+      more: (book, { product, channel }) => {
+        const planId = book.add('mixPlan', { name: 'Twice' });
+        const second = book.add('channel', { name: 'Stall' });
+        for (const channelId of [channel, second])
+          book.add('mixProduct', { planId, productId: product, channelId, contribution: '1', setUpCost: '5' });
+        book.add('mixResource', { planId, name: 'Slots', available: '3' });
+      },
+    });
+    const evaluation = evaluated(rows);
+    const { notes } = VIEWS.mix(evaluation, evaluation.sheet.all('mixPlan')[0]?.id ?? '');
+    expect(notes.map(({ code, name }) => [code, name])).toContainEqual(['set-up-twice', 'Thing']);
+  });
+
   it('takes its quantities over as planned volumes of a month, shared out as they are planned now', () => {
     const { ids, evaluation, product, channel } = planned({
       product: { channelId: null, contribution: '9', quantity: '10' },
