@@ -1,28 +1,13 @@
-import type { FigureView } from '@nuvar/core';
+import { type FigureView, minorDigits, MIX_GOAL_WORDS, MIX_OUTCOME_WORDS } from '@nuvar/core';
 import type { Content } from 'pdfmake/interfaces.js';
 import writeExcelFile, { type Cell } from 'write-excel-file/node';
-import { minorDigits } from '@nuvar/core';
 import type { MixReport } from './mix-report.js';
 import { pdfOf } from './pdf.js';
 import { amount, head, notComplete, table } from './tables.js';
 import { writtenIn } from './written.js';
 
-const GOALS: Readonly<Record<string, string>> = {
-  contribution: 'Most contribution',
-  'profit after set-up': 'Most profit after set-up',
-  revenue: 'Most net revenue',
-  units: 'Most units',
-  'least cost': 'Least cost for the demand',
-};
-
-const LINES = [
-  ['goal', 'Goal'],
-  ['contribution', 'Contribution'],
-  ['setUps', 'Set-ups'],
-  ['extra', 'Extra above its normal price'],
-  ['profit', 'Left after set-ups and extra'],
-  ['revenue', 'Net revenue'],
-] as const;
+/** The goal first, then all that a mix comes to in money. */
+const LINES = [['goal', 'Goal'], ...MIX_OUTCOME_WORDS.filter(([id]) => id !== 'units')] as const;
 
 const unitWord = (unit: string) => (unit === 'each' ? 'piece' : unit);
 
@@ -37,7 +22,7 @@ export function mixPdf(report: MixReport): Promise<Buffer> {
   const content: Content[] = [
     { text: title, style: 'title' },
     {
-      text: `${report.book}, as of ${day(report.asOf)}, in ${report.currency}. Goal: ${(GOALS[report.goal] ?? report.goal).toLowerCase()}.`,
+      text: `${report.book}, as of ${day(report.asOf)}, in ${report.currency}. Goal: ${MIX_GOAL_WORDS[report.goal]}.`,
       style: 'soft',
     },
     ...notComplete(view.gaps.map(({ sentence }) => sentence)),

@@ -1,3 +1,4 @@
+import type { MixGoal } from '@nuvar/book';
 import {
   differenceWords,
   endWords,
@@ -5,10 +6,11 @@ import {
   explainMix,
   isWhole,
   limitWords,
-  type MixAnswer,
   mixReasons,
   type MixView,
   type MixWriting,
+  plainDecimal,
+  quantitiesOfPlan,
   shortageWords,
   solveMix,
   type ViewOf,
@@ -23,7 +25,7 @@ import { writtenIn } from './written.js';
 export interface MixReport {
   readonly book: string;
   readonly plan: string;
-  readonly goal: string;
+  readonly goal: MixGoal;
   readonly currency: string;
   readonly locale: string;
   readonly asOf: string;
@@ -51,7 +53,7 @@ export async function mixReport(evaluation: Evaluation, planId: string): Promise
   const { model } = view;
   const answer = solveMix(highs, model);
   const writing = writingIn(locale, currency);
-  const quantities = quantitiesOf(view, answer);
+  const quantities = answer.quantities.length === 0 ? [] : quantitiesOfPlan(view.products, model, answer.quantities);
   const best = quantities.length === 0 ? null : VIEWS.mixOutcome(evaluation, `${planId}@${quantities.join('|')}`);
   const whole = isWhole(model) && best !== null;
   const gains = whole
@@ -75,22 +77,11 @@ export async function mixReport(evaluation: Evaluation, planId: string): Promise
   };
 }
 
-function quantitiesOf({ products, model }: MixView, { quantities }: MixAnswer): string[] {
-  if (quantities.length === 0) return [];
-  return products.map(({ id }) => {
-    const at = model.products.findIndex((product) => product.id === id);
-    return at === -1 ? '0' : plain(quantities[at] ?? 0);
-  });
-}
-
-/** A number of the solver as a plain decimal, without an exponent. */
-const plain = (value: number): string => value.toFixed(9).replace(/\.?0+$/, '') || '0';
-
 function writingIn(locale: string, currency: string): MixWriting {
   const { money, number } = writtenIn(locale, currency);
   return {
     currency,
-    money: (value) => money(plain(value)),
-    amount: (value) => number(plain(value), Math.abs(value) < 1 ? 3 : 2),
+    money: (value) => money(plainDecimal(value)),
+    amount: (value) => number(plainDecimal(value), Math.abs(value) < 1 ? 3 : 2),
   };
 }

@@ -75,6 +75,8 @@ export {
   endWords,
   inGoal,
   limitWords,
+  MIX_GOAL_WORDS,
+  MIX_OUTCOME_WORDS,
   mixReasons,
   type MixReason,
   type MixWriting,
@@ -82,3 +84,4 @@ export {
   rankingWords,
   shortageWords,
 } from './mix-sentences.js';
+export { plainDecimal, quantitiesOfPlan } from './mix-view.js';

@@ -39,6 +39,25 @@ export interface MixFindings {
   readonly asGood: readonly OtherAsGood[];
 }
 
+/** What a mix plan is after, in words. */
+export const MIX_GOAL_WORDS: Readonly<Record<MixGoal, string>> = {
+  contribution: 'most contribution',
+  'profit after set-up': 'most profit after set-up',
+  revenue: 'most net revenue',
+  units: 'most units',
+  'least cost': 'least cost for the demand',
+};
+
+/** What a mix comes to, in the order of screen and report. */
+export const MIX_OUTCOME_WORDS = [
+  ['contribution', 'Contribution'],
+  ['setUps', 'Set-ups'],
+  ['extra', 'Extra above its normal price'],
+  ['profit', 'Left after set-ups and extra'],
+  ['revenue', 'Net revenue'],
+  ['units', 'Units'],
+] as const satisfies readonly (readonly [keyof MixOutcomeView['outcome'], string])[];
+
 const ONE: Readonly<Record<string, string>> = { h: 'hour', each: 'piece', kg: 'kilogram', g: 'gram' };
 const MANY: Readonly<Record<string, string>> = { each: 'pieces', place: 'places' };
 

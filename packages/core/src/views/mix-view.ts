@@ -379,3 +379,17 @@ export function mixRankingView(evaluation: Evaluation, resourceId: string): MixR
     };
   });
 }
+
+/** A number of the solver as a plain decimal, without an exponent. Its noise was taken off before. */
+export const plainDecimal = (value: number): string =>
+  Number.isFinite(value) ? decimal(value.toFixed(9)).toFixed() : '0';
+
+/** Quantities by product of a model as decimals by product of the plan, as an outcome is asked for; what the model leaves out is not made. */
+export function quantitiesOfPlan(
+  products: readonly Pick<MixProductView, 'id'>[],
+  model: MixModel,
+  quantities: readonly number[],
+): string[] {
+  const places = new Map(model.products.map(({ id }, at) => [id, at]));
+  return products.map(({ id }) => plainDecimal(quantities[places.get(id) ?? -1] ?? 0));
+}

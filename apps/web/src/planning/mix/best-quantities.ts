@@ -1,14 +1,10 @@
-import type { MixView } from '@nuvar/core';
+import { type MixView, quantitiesOfPlan } from '@nuvar/core';
 import type { MixSearch } from './use-mix-search.js';
-import { plainDecimal } from './words.js';
 
 /** The best mix of a search, one quantity for each product of the plan, as decimals; null where none was found. */
 export function bestQuantities({ answer, model }: MixSearch, { products }: MixView): readonly string[] | null {
   if (answer === null || model === null || answer.quantities.length === 0) return null;
-  return products.map(({ id }) => {
-    const at = model.products.findIndex((product) => product.id === id);
-    return at === -1 ? '0' : plainDecimal(answer.quantities[at] ?? 0);
-  });
+  return quantitiesOfPlan(products, model, answer.quantities);
 }
 
 /** A model without the quantities tried by hand: by it, figures that changed since a search are noticed. */

@@ -1,19 +1,9 @@
-import { shortageWords } from '@nuvar/core';
+import { MIX_GOAL_WORDS, MIX_OUTCOME_WORDS, shortageWords } from '@nuvar/core';
 import { useAll, useSettings } from '../../book/use-book.js';
 import { ScreenLink } from '../../figures/screen-link.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
-import { GOAL_WORDS } from './mix-rows.js';
 import { useMixWriting } from './use-mix-writing.js';
-
-const MEMBERS = [
-  ['contribution', 'Contribution'],
-  ['setUps', 'Set-ups'],
-  ['extra', 'Extra'],
-  ['profit', 'Left after set-ups and extra'],
-  ['revenue', 'Net revenue'],
-  ['units', 'Units'],
-] as const;
 
 /** All mix plans beside this one, by the quantities that each holds. */
 export function MixCompare({ planId }: { readonly planId: string }) {
@@ -25,7 +15,7 @@ export function MixCompare({ planId }: { readonly planId: string }) {
         <tr>
           <th scope="col">Mix plan</th>
           <th scope="col">Goal</th>
-          {MEMBERS.map(([id, label]) => (
+          {MIX_OUTCOME_WORDS.map(([id, label]) => (
             <th key={id} scope="col" className="text-right">
               {label}
               {id === 'units' ? '' : `, ${currency}`}
@@ -49,7 +39,7 @@ export function MixCompare({ planId }: { readonly planId: string }) {
                 </ScreenLink>
               )}
             </th>
-            <td>{GOAL_WORDS[goal]}</td>
+            <td>{MIX_GOAL_WORDS[goal]}</td>
             <Figures planId={id} against={planId} />
           </tr>
         ))}
@@ -64,7 +54,7 @@ function Figures({ planId, against }: { readonly planId: string; readonly agains
   const writing = useMixWriting();
   return (
     <>
-      {MEMBERS.map(([id]) => (
+      {MIX_OUTCOME_WORDS.map(([id]) => (
         <td key={id} className="text-right">
           <Amount figure={view?.outcome[id]} digits={id === 'units' ? 1 : 2} />
         </td>

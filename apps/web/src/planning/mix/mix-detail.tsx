@@ -1,3 +1,4 @@
+import { MIX_GOAL_WORDS } from '@nuvar/core';
 import { useRow, useSettings } from '../../book/use-book.js';
 import { DocumentLinks } from '../../controls/document-links.js';
 import { Fields } from '../../controls/fields.js';
@@ -9,7 +10,6 @@ import { MixCompare } from './mix-compare.js';
 import { MixFiles } from './mix-files.js';
 import { MixLimits } from './mix-limits.js';
 import { MixNotes } from './mix-notes.js';
-import { GOAL_WORDS } from './mix-rows.js';
 import { MixTry } from './mix-try.js';
 import { MixUses } from './mix-uses.js';
 import { useMixSearch } from './use-mix-search.js';
@@ -41,7 +41,7 @@ export function MixDetail({ id }: { readonly id: string }) {
       </div>
       {side === 'try' && (
         <Fields inTwo>
-          <RowField kind="mixPlan" id={id} field="goal" words={GOAL_WORDS} />
+          <RowField kind="mixPlan" id={id} field="goal" words={MIX_GOAL_WORDS} />
           <RowField
             kind="mixPlan"
             id={id}

@@ -102,10 +102,6 @@ function Curve({ points, model, resource }: CurveProps) {
   const values = drawn.map(({ value }) => value);
   const [low, high] = [Math.min(0, ...values), Math.max(0, ...values)];
   const isUnits = model.goal === 'units';
-  const steps = drawn.slice(1).map((point, index) => {
-    const before = drawn[index] as CurvePoint;
-    return { from: before.at, to: point.at, each: (point.value - before.value) / (point.at - before.at || 1) };
-  });
   return (
     <>
       <ChartFrame title={`The goal for every amount of ${name}; the line is what there is now`} height={230}>
@@ -146,11 +142,13 @@ function Curve({ points, model, resource }: CurveProps) {
           </tr>
         </thead>
         <tbody>
-          {steps.map(({ from, to, each }, index) => (
-            <tr key={from}>
-              <td className="figure">{amountText(from, style)}</td>
-              <td className="figure">{index === steps.length - 1 ? 'and more' : amountText(to, style)}</td>
-              <td className="figure text-right">{isUnits ? amountText(each, style) : moneyText(each, style)}</td>
+          {drawn.slice(0, -1).map(({ at, slope }, index) => (
+            <tr key={at}>
+              <td className="figure">{amountText(at, style)}</td>
+              <td className="figure">
+                {index === drawn.length - 2 ? 'and more' : amountText(drawn[index + 1]?.at ?? at, style)}
+              </td>
+              <td className="figure text-right">{isUnits ? amountText(slope, style) : moneyText(slope, style)}</td>
             </tr>
           ))}
         </tbody>

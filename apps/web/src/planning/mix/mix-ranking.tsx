@@ -1,4 +1,12 @@
-import { furthestRanking, type MixModel, type MixView, oneInWords, rankedMix, rankingWords } from '@nuvar/core';
+import {
+  furthestRanking,
+  type MixModel,
+  type MixView,
+  oneInWords,
+  quantitiesOfPlan,
+  rankedMix,
+  rankingWords,
+} from '@nuvar/core';
 import { useMemo, useState } from 'react';
 import { useSettings } from '../../book/use-book.js';
 import { useView } from '../../engine/use-view.js';
@@ -7,7 +15,6 @@ import { DetailHeading } from '../../figures/detail-heading.js';
 import { ResourceChoice } from './resource-choice.js';
 import type { MixSearch } from './use-mix-search.js';
 import { useMixWriting } from './use-mix-writing.js';
-import { plainDecimal } from './words.js';
 
 interface MixRankingProps {
   readonly planId: string;
@@ -61,10 +68,7 @@ function Ranking({ planId, view, model, at, best, goal }: RankingProps) {
   const { id: resourceId = '', name = '', unit = '' } = model.resources[at] ?? {};
   const figures = useView('mixRanking', resourceId);
   const ranked = useMemo(() => rankedMix(model, at), [model, at]);
-  const quantities = view.products.map(({ id }) => {
-    const found = model.products.findIndex((product) => product.id === id);
-    return found === -1 ? '0' : plainDecimal(ranked.quantities[found] ?? 0);
-  });
+  const quantities = quantitiesOfPlan(view.products, model, ranked.quantities);
   const byRanking = useView('mixOutcome', `${planId}@${quantities.join('|')}`);
   const byBest = useView('mixOutcome', `${planId}@${best.join('|')}`);
   const isUnits = model.goal === 'units';

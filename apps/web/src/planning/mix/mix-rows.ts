@@ -12,13 +12,6 @@ export type MixProductRow = StoredRow<'mixProduct'>;
 export type MixResourceRow = StoredRow<'mixResource'>;
 type Named = { readonly id: string; readonly name: string };
 
-export const GOAL_WORDS = {
-  contribution: 'most contribution',
-  'profit after set-up': 'most profit after set-up',
-  revenue: 'most net revenue',
-  units: 'most units',
-  'least cost': 'least cost for the demand',
-};
 const COUNT_WORDS = Object.fromEntries(MIX_COUNTS.map((each) => [each, each]));
 const SET_UP_WORDS = Object.fromEntries(MIX_SET_UPS.map((each) => [each, each]));
 

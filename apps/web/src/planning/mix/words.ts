@@ -1,12 +1,6 @@
 import { numberText } from '@nuvar/book';
+import { plainDecimal } from '@nuvar/core';
 import { written, type Style } from '../../figures/format.js';
-
-/** A number of the solver as a plain decimal. Its noise was taken off before. */
-export function plainDecimal(value: number): string {
-  if (!Number.isFinite(value)) return '0';
-  const text = value.toFixed(9);
-  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
-}
 
 /** A quantity or a use as it is read: up to two digits, more where it is small. */
 export function amountText(value: number, { locale }: Pick<Style, 'locale'>): string {

@@ -211,7 +211,7 @@ describe('the mix plans of the demo', () => {
     }
   });
 
-  it('run out of something by hand, and do not make what leaves most for each piece alone', () => {
+  it('run out of handles and of the wheel by hand, the handles first', () => {
     const [{ view } = { view: undefined }] = plans();
     expect(view?.fits).toBe(false);
     expect(view?.resources.filter(({ isShort }) => isShort).map(({ name }) => name)).toEqual([

@@ -12,7 +12,8 @@ const NEAR = 1e-7;
 const size = (value: number) => Math.max(1, Math.abs(value));
 const areEqual = (one: number, other: number, scale = size(one)) => Math.abs(one - other) <= NEAR * scale;
 
-const chordOf = (left: CurvePoint, right: CurvePoint) => (right.value - left.value) / (right.at - left.at);
+/** The slope of the straight line between two points. */
+export const chordOf = (left: CurvePoint, right: CurvePoint) => (right.value - left.value) / (right.at - left.at);
 
 /** Where the tangents of two points of a concave curve meet. */
 function meetingOf(left: CurvePoint, right: CurvePoint): number {

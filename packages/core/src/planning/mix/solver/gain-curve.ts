@@ -1,13 +1,13 @@
 import type { Highs } from 'highs';
 import type { MixModel } from '../mix-model.js';
-import { type CurvePoint, kinksBetween } from './curve.js';
+import { chordOf, type CurvePoint, kinksBetween } from './curve.js';
 import { asGain, goalByLimit, highEnd, limitOfRow, lowEnd } from './limit-worth.js';
 import { inSession, SECONDS_EACH } from './session.js';
 import { settled } from './solved.js';
 
 /**
  * What the goal comes to for every amount of one resource: its kinks in order, from the least that fits to where more brings
- * nothing. None where something is counted whole, or nothing fits.
+ * nothing; the slope of each is what one more brings from there on. None where something is counted whole, or nothing fits.
  */
 export function gainCurve(highs: Highs, model: MixModel, resource: number): CurvePoint[] {
   return inSession(highs, model, SECONDS_EACH, (session) => {
@@ -17,8 +17,12 @@ export function gainCurve(highs: Highs, model: MixModel, resource: number): Curv
     const less = lowEnd(session, row) ?? pointAt(limitOfRow(session, row));
     const more = highEnd(session, row);
     if (less === null || more === null || more.at <= less.at) return [];
-    return kinksBetween(pointAt, less, more).map(({ at, value, slope }) => ({
-      ...{ at: settled(at), value: settled(asGain(session, value)), slope: settled(slope) },
-    }));
+    return kinksBetween(pointAt, less, more).map((point, index, all) => {
+      const next = all[index + 1];
+      return {
+        ...{ at: settled(point.at), value: settled(asGain(session, point.value)) },
+        slope: next === undefined ? 0 : settled(chordOf(point, next)),
+      };
+    });
   });
 }
