@@ -3,8 +3,9 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/global-setup.ts',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // Both carry a machine that is four times slower than a quiet one.
+  timeout: 300_000,
+  expect: { timeout: 40_000 },
   workers: 2,
   fullyParallel: true,
   // On a machine that is busy with other things a click can fall between two layouts. What needs a second try is reported.

@@ -1,20 +1,27 @@
 import { defineConfig } from 'vitest/config';
 
+// Time limits carry a machine that is four times slower than a quiet one.
 export default defineConfig({
   resolve: { conditions: ['nuvar-source'] },
   ssr: { resolve: { conditions: ['nuvar-source'] } },
   test: {
     projects: [
       // Book and core keep nothing between calls, so that their files can share what they import.
-      { extends: true, test: { name: 'book', include: ['packages/book/src/**/*.test.ts'], isolate: false } },
-      { extends: true, test: { name: 'core', include: ['packages/core/src/**/*.test.ts'], isolate: false } },
+      {
+        extends: true,
+        test: { name: 'book', include: ['packages/book/src/**/*.test.ts'], isolate: false, testTimeout: 60_000 },
+      },
+      {
+        extends: true,
+        test: { name: 'core', include: ['packages/core/src/**/*.test.ts'], isolate: false, testTimeout: 60_000 },
+      },
       {
         extends: true,
         test: {
           name: 'server',
           include: ['apps/server/src/**/*.test.ts'],
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          testTimeout: 120_000,
+          hookTimeout: 240_000,
           fileParallelism: false,
           // Each file makes an application of its own; what they import they can share.
           isolate: false,
@@ -22,7 +29,12 @@ export default defineConfig({
       },
       {
         extends: true,
-        test: { name: 'web', include: ['apps/web/src/**/*.test.{ts,tsx}'], testTimeout: 15_000 },
+        test: {
+          name: 'web',
+          include: ['apps/web/src/**/*.test.{ts,tsx}'],
+          setupFiles: ['apps/web/src/testing/on-test-day.ts'],
+          testTimeout: 60_000,
+        },
       },
     ],
   },

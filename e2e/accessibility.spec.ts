@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { baseUrl, openDemo } from './app.js';
 
 const SCREENS = [
@@ -32,7 +32,6 @@ const SCREENS = [
 for (const theme of ['light', 'dark']) {
   test(`no screen has a serious fault of accessibility, in ${theme}`, async ({ page }) => {
     // Looking over every element of every screen takes its time.
-    test.setTimeout(240_000);
     await page.addInitScript((chosen) => localStorage.setItem('nuvar-theme', chosen), theme);
     await page.goto(baseUrl());
     await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();

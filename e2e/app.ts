@@ -1,9 +1,8 @@
+import { newId } from '@nuvar/book';
 import { quillfernPottery } from '@nuvar/book/demo';
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page, TEST_DAY } from './test.js';
 
 export const baseUrl = () => process.env.NUVAR_URL ?? '';
-
-let people = 0;
 
 /** Signs up somebody who was not there before, and makes a book of that name, in a country of its own where one is given. */
 export async function newPersonWithBook(
@@ -12,9 +11,8 @@ export async function newPersonWithBook(
   url = baseUrl(),
   country?: string,
 ): Promise<{ email: string; password: string }> {
-  people += 1;
   const person = {
-    email: `person-${process.pid}-${Date.now()}-${people}@example.test`,
+    email: `person-${newId()}@example.test`,
     password: 'a long enough password',
   };
   await page.goto(url);
@@ -30,7 +28,7 @@ export async function newPersonWithBook(
 /** A copy of the demo book for a person of its own: what is changed in it disturbs nobody. */
 export async function openCopyOfDemo(page: Page): Promise<void> {
   await newPersonWithBook(page, 'Quillfern Copies');
-  const made = await page.request.post(`${baseUrl()}/api/book-files`, { data: quillfernPottery() });
+  const made = await page.request.post(`${baseUrl()}/api/book-files`, { data: quillfernPottery(TEST_DAY) });
   const { id } = (await made.json()) as { id: string };
   await page.goto(`${baseUrl()}/books/${id}`);
   await expect(page.getByRole('heading', { name: 'Which products earn most' })).toBeVisible();

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { cell, goTo, newPersonWithBook, openDemo, region, type } from './app.js';
 
 test('a block pasted from a spreadsheet is previewed, taken in as one change, and taken back by one undo', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { cell, goTo, newPersonWithBook, openCopyOfDemo, region, saved, type } from './app.js';
 
 test('the guide leads from a name to a price, can be left and taken up again, and writes the rows of the other screens', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { cell, goTo, openCopyOfDemo, region, saved } from './app.js';
 
 /** A list as it comes: an address above, decimal commas, a code, a word for a unit that nobody knows, holes and repeats. */

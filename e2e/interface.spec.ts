@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.js';
 import { cell, goTo, openCopyOfDemo, region } from './app.js';
 
 test('what a field refuses outlives a reload, is a loose end that leads back to it, and is put right there', async ({

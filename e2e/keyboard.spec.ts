@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.js';
 import { cell, newPersonWithBook } from './app.js';
 
 /** Goes somewhere by search, as hands that stay on the keyboard do. */

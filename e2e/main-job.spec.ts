@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { cell, goTo, newPersonWithBook, region, saved, type } from './app.js';
 
 /*

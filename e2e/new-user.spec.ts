@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.js';
 import { cell, goTo, makeBook, newPersonWithBook, region, type } from './app.js';
 
 const americanPies = 'Prairie Pies';

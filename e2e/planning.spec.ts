@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test.js';
 import { cell, goTo, newPersonWithBook, openCopyOfDemo, region } from './app.js';
 
 const tab = (page: Page, name: string) =>

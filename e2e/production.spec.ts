@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, demoDay } from './test.js';
 import { cell, goTo, openCopyOfDemo, region, type } from './app.js';
 
 test('a card is frozen and compared line by line, batch sizes stand beside each other, and own time is left out openly', async ({
@@ -67,7 +67,7 @@ test('a firing is shared by space, and everything can be worked out as of anothe
   const clay = page.getByRole('row').filter({ has: cell(page, 'Material', 'White stoneware clay') });
   await expect(clay).toContainText('1.1000');
   await page.getByText('as of today').click();
-  await page.getByLabel('Show figures as of').fill('1 Feb 2026');
+  await page.getByLabel('Show figures as of').fill(demoDay('2026-02-01'));
   await page.keyboard.press('Enter');
   await expect(clay).toContainText('1.0320');
   await page.getByRole('button', { name: 'Back to today' }).click();

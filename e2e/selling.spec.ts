@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { cell, goTo, openCopyOfDemo, region, type } from './app.js';
 
 test('a suggested price follows the cost, and the set price changes only when it is accepted', async ({ page }) => {

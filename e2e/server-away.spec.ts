@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { baseUrl, cell, goTo, newPersonWithBook, saved, type } from './app.js';
 import { startServer } from './server.js';
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { cell, goTo, newPersonWithBook, openCopyOfDemo, region, saved, type } from './app.js';
 
 test('what each cost is known from five answers, and a proforma that is pasted becomes prices to plan by', async ({
@@ -79,7 +79,7 @@ test('a settled shipment stays as it is; its copy is an estimate, and a charge o
   await openCopyOfDemo(page);
   await goTo(page, 'Buy');
   await page.getByRole('link', { name: 'Shipments' }).click();
-  const spring = region(page, 'Cane handles, spring');
+  const spring = region(page, 'Cane handles, first lot');
   await expect(spring.getByText('916.26').first()).toBeVisible();
   await expect(spring.getByText('Settled: nothing of it can be changed.', { exact: false })).toBeVisible();
   await expect(spring.getByLabel('Quantity, Cane handle')).toHaveJSProperty('readOnly', true);
@@ -88,9 +88,9 @@ test('a settled shipment stays as it is; its copy is an estimate, and a charge o
   await expect(spring.getByText('This shipment is settled.', { exact: false })).toBeVisible();
   await spring.getByLabel('Buying currency').press('Escape');
 
-  await cell(page, 'Shipment', 'Cane handles, spring').focus();
+  await cell(page, 'Shipment', 'Cane handles, first lot').focus();
   await page.keyboard.press('Control+d');
-  const copy = region(page, 'Cane handles, spring copy');
+  const copy = region(page, 'Cane handles, first lot copy');
   await expect(copy.getByLabel('State')).toHaveValue('estimate');
   await expect(copy.getByLabel('Bill, EUR, Port charges')).toHaveValue('');
   await page.keyboard.press('Control+z');

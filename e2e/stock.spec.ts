@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test.js';
 import { pdfText } from '../apps/server/src/testing/pdf-text.js';
 import { cell, goTo, openCopyOfDemo, region, saved } from './app.js';
 
@@ -9,8 +9,8 @@ test('goods are received in part, used, and charged late: stock and cost of sale
   await openCopyOfDemo(page);
   await goTo(page, 'Buy');
   await page.getByRole('link', { name: 'Shipments' }).click();
-  await cell(page, 'Shipment', 'Cork trivets, autumn').click();
-  const shipment = region(page, 'Cork trivets, autumn');
+  await cell(page, 'Shipment', 'Cork trivets, new lot').click();
+  const shipment = region(page, 'Cork trivets, new lot');
   await shipment.getByRole('link', { name: 'Received' }).click();
   const late = shipment.getByRole('region', { name: 'Late charges' });
   await expect(late).toContainText('15.06');
@@ -23,7 +23,7 @@ test('goods are received in part, used, and charged late: stock and cost of sale
   await receive.getByLabel('Lost beyond that, Cork trivet, round').press('Enter');
   await receive.getByRole('button', { name: 'Post into stock' }).click();
   await expect(receive).toBeHidden();
-  await expect(cell(page, 'State', 'Cork trivets, autumn')).toHaveValue('received');
+  await expect(cell(page, 'State', 'Cork trivets, new lot')).toHaveValue('received');
   await expect(shipment.getByRole('region', { name: 'Received so far' })).toContainText('1,170.34');
 
   // What the forwarder billed more goes where the goods have gone since.
@@ -84,13 +84,13 @@ test('a ledger is typed and pasted, every method is beside the others, and a lan
   await expect(porcelain).toContainText('Nothing in the ledger yet');
 
   await page.goto(page.url().replace(/buy.*/, 'buy/shipments'));
-  await cell(page, 'Shipment', 'Cork trivets, autumn').click();
-  await region(page, 'Cork trivets, autumn').getByRole('link', { name: 'Landed cost' }).click();
+  await cell(page, 'Shipment', 'Cork trivets, new lot').click();
+  await region(page, 'Cork trivets, new lot').getByRole('link', { name: 'Landed cost' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'PDF' }).click();
   const file = await (await download).path();
   const text = await pdfText(readFileSync(file));
-  for (const said of ['Cork trivets, autumn', 'Cork trivet, round', '1,185.40', 'Workings'])
+  for (const said of ['Cork trivets, new lot', 'Cork trivet, round', '1,185.40', 'Workings'])
     expect(text).toContain(said);
 });
 

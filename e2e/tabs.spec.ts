@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { newId } from '@nuvar/book';
+import { expect, test, type Page, pageOfAnother } from './test.js';
 import { baseUrl, cell, goTo, newPersonWithBook, openDemo, region, saved, type } from './app.js';
 
 /** The streams of events that a page opens, as they are asked for. */
@@ -38,7 +39,7 @@ test('eight tabs share one stream of news, hear of each edit, and hand the strea
   // A tab that loads page after page is not kept waiting by the streams of those it has left.
   const reader = others[0] as Page;
   for (const area of ['buy', 'make', 'run', 'sell', 'plan', 'history'])
-    await reader.goto(`${address.slice(0, address.lastIndexOf('/'))}/${area}`, { waitUntil: 'load', timeout: 8_000 });
+    await reader.goto(`${address.slice(0, address.lastIndexOf('/'))}/${area}`, { waitUntil: 'load', timeout: 30_000 });
 });
 
 test('an edit at which the server fails can be set aside; those after it go on, those that need it go with it', async ({
@@ -59,7 +60,7 @@ test('an edit at which the server fails can be set aside; those after it go on, 
   await expect(
     page.getByText(/The server cannot store one of your edits \(Cursed cloth \(material\) added/),
   ).toBeVisible({
-    timeout: 20_000,
+    timeout: 80_000,
   });
   await page.getByRole('button', { name: 'Set it aside' }).click();
   await saved(page);
@@ -91,7 +92,7 @@ test('each visitor of the demo has a book of their own, and keeps it by making a
   await goTo(page, 'Buy');
   await type(page, 'Material', 'new row', 'Visitor clay');
   await saved(page);
-  const other = await (await browser.newContext()).newPage();
+  const other = await pageOfAnother(browser);
   await openDemo(other);
   expect(other.url()).not.toBe(address);
   await goTo(other, 'Buy');
@@ -102,7 +103,7 @@ test('each visitor of the demo has a book of their own, and keeps it by making a
 
   await page.getByRole('button', { name: 'Guest' }).click();
   await page.getByRole('menuitem', { name: 'Keep this book: create an account' }).click();
-  const email = `kept-${Date.now()}@example.test`;
+  const email = `kept-${newId()}@example.test`;
   await page.getByLabel('Your name').fill('Wren Visitor');
   await page.getByLabel('E-mail address').fill(email);
   await page.getByLabel('Password').fill('a long enough password');

@@ -1,9 +1,9 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page, pageOfAnother } from './test.js';
 import { baseUrl, cell, goTo, newPersonWithBook, saved, type } from './app.js';
 
 /** A second person who signs in on a machine of their own. */
 async function secondPerson(browser: Browser, book: string): Promise<{ page: Page; email: string }> {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await pageOfAnother(browser);
   const { email } = await newPersonWithBook(page, book);
   return { page, email };
 }

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, dayText, demoDay } from './test.js';
 import { cell, goTo, newPersonWithBook, openCopyOfDemo, openDemo, region, type } from './app.js';
 
 test('a price opens down to the pack price, which is changed right there and taken back', async ({ page }) => {
@@ -149,7 +149,7 @@ test('another price is a price of today, the old one stays, and the material is 
   await cell(page, 'Price, EUR', 'Talc').press('Enter');
   await cell(page, 'Material', 'Talc').click();
   const detail = region(page, 'Talc');
-  await expect(detail.getByLabel('Price, EUR, price from 20/08/2025')).toHaveValue('14.20');
+  await expect(detail.getByLabel(`Price, EUR, price from ${dayText(demoDay('2025-08-20'))}`)).toHaveValue('14.20');
   await expect(detail.getByRole('paragraph').filter({ hasText: 'EUR per kg' })).toContainText('0.9000');
   await detail.getByLabel('Planning basis').selectOption('highest');
   await detail.getByLabel('Months looked at').fill('24');

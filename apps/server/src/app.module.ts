@@ -23,6 +23,7 @@ import { BodyInterceptor } from './http/body.interceptor.js';
 import { Closing } from './http/closing.js';
 import { HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
+import { TODAY, type Today } from './http/today.js';
 import { validation } from './http/validation.js';
 import { ExchangeRatesController } from './stand-ins/exchange-rates.controller.js';
 import { StockController } from './purchasing/stock.controller.js';
@@ -32,7 +33,7 @@ import { DATABASE_URL, Workers } from './threads/workers.service.js';
 
 @Module({})
 export class AppModule {
-  static over(databaseUrl: string, limits: LimitPoints): DynamicModule {
+  static over(databaseUrl: string, limits: LimitPoints, today: Today): DynamicModule {
     return {
       module: AppModule,
       imports: [TypeOrmModule.forRootAsync({ useFactory: () => dataSource(databaseUrl).options })],
@@ -64,6 +65,7 @@ export class AppModule {
         Workers,
         { provide: DATABASE_URL, useValue: databaseUrl },
         { provide: LIMIT_POINTS, useValue: limits },
+        { provide: TODAY, useValue: today },
         { provide: SessionPool, useFactory: () => new SessionPool(databaseUrl) },
         { provide: APP_FILTER, useClass: ProblemFilter },
         { provide: APP_INTERCEPTOR, useClass: BodyInterceptor },

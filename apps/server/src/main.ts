@@ -11,6 +11,7 @@ const {
   TRUSTED_PROXIES,
   SIGN_UPS_PER_HOUR,
   GUESTS_PER_HOUR,
+  NUVAR_DAY,
 } = process.env;
 
 if (DATABASE_URL === undefined || SESSION_SECRET === undefined) {
@@ -28,6 +29,7 @@ const app = await makeServer({
   sessionSecret: SESSION_SECRET,
   webFolder: join(import.meta.dirname, '../../web/dist'),
   trustedProxies: TRUSTED_PROXIES,
+  ...(NUVAR_DAY !== undefined && { today: () => NUVAR_DAY }),
   limits: { ...(signUp !== undefined && { signUp }), ...(guest !== undefined && { guest }) },
 });
 try {

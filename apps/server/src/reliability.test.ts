@@ -34,7 +34,7 @@ beforeAll(async () => {
     body: JSON.stringify({ name: 'Tough' }),
   });
   bookId = (made.body as { id: string }).id;
-}, 60_000);
+}, 300_000);
 afterAll(async () => {
   await Promise.all(servers.map((server) => server.stop()));
   cluster.remove();
@@ -179,7 +179,7 @@ describe(`${PEOPLE} people who work for ${MINUTES} minutes, ${A_BOOK} to a book`
         ),
       );
       const listeners = people.map(listener);
-      const end = Date.now() + MINUTES * 60_000;
+      const end = performance.now() + MINUTES * 60_000;
       const answers = await Promise.all(
         teams.flatMap(({ id, members }) => members.map(async (member) => ({ id, ...(await work(member, id, end)) }))),
       );
@@ -224,7 +224,7 @@ async function work(session: Session, bookId: string, end: number): Promise<Work
   const times: { what: string; milliseconds: number }[] = [];
   let unanswered = 0;
   const looks = ['', '/changes', '/figures/overview/all'];
-  for (let turn = 0; Date.now() < end; turn += 1) {
+  for (let turn = 0; performance.now() < end; turn += 1) {
     const begun = performance.now();
     acknowledged.push(...(await write(session, bookId, onceOnly())));
     times.push({ what: 'a change', milliseconds: performance.now() - begun });
@@ -235,7 +235,7 @@ async function work(session: Session, bookId: string, end: number): Promise<Work
       what: look === '' ? 'the snapshot' : (look.slice(1).split('/')[0] ?? ''),
       milliseconds: performance.now() - looked,
     });
-    await pause(Math.min(300, Math.max(0, end - Date.now())));
+    await pause(Math.min(300, Math.max(0, end - performance.now())));
   }
   return { acknowledged, unanswered, times };
 }

@@ -14,6 +14,7 @@ import { frameworkLog, log, requestLogTo } from './http/logger.js';
 import { serveOpenApi } from './http/open-api.js';
 import { sameSiteOnly } from './http/same-site.middleware.js';
 import { serveWeb } from './http/serve-web.js';
+import { machineDay, type Today } from './http/today.js';
 
 export interface ServerOptions {
   readonly databaseUrl: string;
@@ -26,6 +27,8 @@ export interface ServerOptions {
   readonly limits?: LimitPoints;
   /** Notes each request; in the log of the server unless said otherwise. */
   readonly requestLog?: RequestHandler;
+  /** The day on which it is asked; that of the machine unless said otherwise. */
+  readonly today?: Today;
 }
 
 /** Puts the server together, ready to listen. */
@@ -36,9 +39,10 @@ export async function makeServer({
   trustedProxies,
   limits = {},
   requestLog = requestLogTo(log),
+  today = machineDay,
 }: ServerOptions): Promise<NestExpressApplication> {
   await migrate(databaseUrl);
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.over(databaseUrl, limits), {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.over(databaseUrl, limits, today), {
     bodyParser: false,
     logger: frameworkLog,
   });

@@ -8,6 +8,7 @@ export {
   gtinCheckDigit,
   isCurrencyCode,
   isDay,
+  monthsAfter,
   isDecimalText,
   isGtin,
   isPlainText,

@@ -4,6 +4,7 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { dayOr } from '../http/day-or.js';
+import { TODAY, type Today } from '../http/today.js';
 import { BookId } from '../http/book-id.js';
 import { Workers } from '../threads/workers.service.js';
 import { MembershipService } from './membership.service.js';
@@ -17,6 +18,7 @@ export class FiguresController {
   constructor(
     @Inject(Workers) private readonly workers: Workers,
     @Inject(MembershipService) private readonly membership: MembershipService,
+    @Inject(TODAY) private readonly today: Today,
   ) {}
 
   @Get()
@@ -29,7 +31,7 @@ export class FiguresController {
     @Query('asOf') asOf?: string,
   ): Promise<void> {
     await this.membership.require(bookId, personId);
-    const job = { job: 'figures', bookId, day: dayOf(asOf), view: null, of: 'all' } as const;
+    const job = { job: 'figures', bookId, day: dayOr('asOf', asOf, this.today()), view: null, of: 'all' } as const;
     await sendWorkedOut(this.workers, job, request, response);
   }
 
@@ -48,8 +50,11 @@ export class FiguresController {
   ): Promise<void> {
     await this.membership.require(bookId, personId);
     if (!isPlainText(of)) throw new ProblemError([problem('not-found')]);
-    await sendWorkedOut(this.workers, { job: 'figures', bookId, day: dayOf(asOf), view, of }, request, response);
+    await sendWorkedOut(
+      this.workers,
+      { job: 'figures', bookId, day: dayOr('asOf', asOf, this.today()), view, of },
+      request,
+      response,
+    );
   }
 }
-
-const dayOf = (asOf: string | undefined): string => dayOr('asOf', asOf, new Date().toISOString().slice(0, 10));

@@ -8,11 +8,12 @@ import { Limits } from '../accounts/limits.js';
 import { BooksService } from '../book/books.service.js';
 import type { User } from '../database/entities.js';
 import { log } from '../http/logger.js';
+import { TODAY, type Today } from '../http/today.js';
 
 const EVERY_HOUR = 60 * 60 * 1000;
 
 /**
- * The demo: each visitor is a guest with a copy of the demo book of their own, which nobody else sees. Guests go with
+ * The demo: each visitor is a guest with a copy of the demo book of their own, laid on today, which nobody else sees. Guests go with
  * their books when their last session has run out. `NUVAR_DEMO=off` turns it off.
  */
 @Injectable()
@@ -25,6 +26,7 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
     @Inject(AccountsService) private readonly accounts: AccountsService,
     @Inject(BooksService) private readonly books: BooksService,
     @Inject(Limits) private readonly limits: Limits,
+    @Inject(TODAY) private readonly today: Today,
   ) {}
 
   /** Makes a guest with a demo book. Throws `demo-off`, or `too-many-tries` where too many have come. */
@@ -32,7 +34,7 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
     if (!this.isOn) throw new ProblemError([problem('demo-off')]);
     await this.limits.countGuest(network);
     const guest = await this.accounts.makeGuest();
-    await this.books.takeIn(guest.id, quillfernPottery());
+    await this.books.takeIn(guest.id, quillfernPottery(this.today()));
     return guest;
   }
 

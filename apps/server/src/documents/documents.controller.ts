@@ -4,6 +4,7 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { dayOr } from '../http/day-or.js';
+import { TODAY, type Today } from '../http/today.js';
 import { MembershipService } from '../book/membership.service.js';
 import { TakesSmallBody } from '../http/body.interceptor.js';
 import { BookId } from '../http/book-id.js';
@@ -18,6 +19,7 @@ export class DocumentsController {
   constructor(
     @Inject(DocumentsService) private readonly documents: DocumentsService,
     @Inject(MembershipService) private readonly membership: MembershipService,
+    @Inject(TODAY) private readonly today: Today,
   ) {}
 
   @Post()
@@ -31,7 +33,7 @@ export class DocumentsController {
     @Query('asOf') asOf?: string,
   ): Promise<DocumentJob> {
     await this.membership.require(bookId, personId);
-    return this.documents.begin(bookId, personId, request, dayOr('asOf', asOf, new Date().toISOString().slice(0, 10)));
+    return this.documents.begin(bookId, personId, request, dayOr('asOf', asOf, this.today()));
   }
 
   @Get(':jobId')

@@ -9,6 +9,7 @@ import { DataSource } from 'typeorm';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { MembershipService } from '../book/membership.service.js';
 import { dayOr } from '../http/day-or.js';
+import { TODAY, type Today } from '../http/today.js';
 import { BookId } from '../http/book-id.js';
 import { ledgerAsCsv } from './ledger-csv.js';
 import { ledgerOfPeriod, positionsAsOf, type LedgerOfPeriod } from './stock-ledger.js';
@@ -21,6 +22,7 @@ export class StockController {
   constructor(
     @InjectDataSource() private readonly database: DataSource,
     @Inject(MembershipService) private readonly membership: MembershipService,
+    @Inject(TODAY) private readonly today: Today,
   ) {}
 
   @Get()
@@ -31,7 +33,7 @@ export class StockController {
     @Query('asOf') asOf?: string,
   ): Promise<StoredRow<'stockPosition'>[]> {
     await this.membership.require(bookId, personId);
-    return positionsAsOf(this.database.manager, bookId, dayOr('asOf', asOf, new Date().toISOString().slice(0, 10)));
+    return positionsAsOf(this.database.manager, bookId, dayOr('asOf', asOf, this.today()));
   }
 
   @Get('movements.csv')

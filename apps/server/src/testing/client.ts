@@ -3,6 +3,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import request, { type Test } from 'supertest';
 import { makeServer, type ServerOptions } from '../server.js';
 import { testDatabaseUrl } from './database.js';
+import { TEST_DAY } from './test-day.js';
 
 /** The server over the real database that `npm test` has started. */
 export async function testServer(options: Partial<ServerOptions> = {}): Promise<NestExpressApplication> {
@@ -10,6 +11,7 @@ export async function testServer(options: Partial<ServerOptions> = {}): Promise<
     databaseUrl: testDatabaseUrl(),
     sessionSecret: 'for the tests only',
     limits: { signUp: 100_000, guest: 100_000 },
+    today: () => TEST_DAY,
     ...options,
   });
   await app.listen(0, '127.0.0.1');

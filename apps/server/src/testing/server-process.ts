@@ -2,6 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
+import { TEST_DAY } from './test-day.js';
 
 const ROOT = join(import.meta.dirname, '../../../..');
 
@@ -26,6 +27,7 @@ export async function serverProcess(databaseUrl: string): Promise<ServerProcess>
         PORT: String(port),
         SESSION_SECRET: 'for the tests only',
         LOG_LEVEL: 'silent',
+        NUVAR_DAY: TEST_DAY,
         // All tests come from one network.
         SIGN_UPS_PER_HOUR: '10000',
         GUESTS_PER_HOUR: '10000',

@@ -1,4 +1,5 @@
 export { benchBook } from './bench-book.js';
 export { benchSelling } from './bench-selling.js';
+export { movedByMonths, wholeMonthsBetween } from './moved-by-months.js';
 export { bookBuilder, rowsOfFile, type BookBuilder } from './demo-book.js';
-export { quillfernPottery } from './quillfern/index.js';
+export { DEMO_DAY, quillfernPottery } from './quillfern/index.js';

@@ -13,3 +13,16 @@ export function isDay(text: unknown): text is string {
   const [year, month, day] = match.slice(1).map(Number) as [number, number, number];
   return year > 0 && day >= 1 && day <= daysOfMonth(year, month);
 }
+
+/**
+ * The day so many months after another, both as rows write them: ("2026-01-31", 1) → "2026-02-28". Where the month is
+ * shorter, its last day.
+ */
+export function monthsAfter(day: string, months: number): string {
+  const [year, month, ofMonth] = day.split('-').map(Number) as [number, number, number];
+  const index = year * 12 + month - 1 + months;
+  const [newYear, newMonth] = [Math.floor(index / 12), (index % 12) + 1];
+  const two = (value: number) => String(value).padStart(2, '0');
+  const newDay = Math.min(ofMonth, daysOfMonth(newYear, newMonth));
+  return `${String(newYear).padStart(4, '0')}-${two(newMonth)}-${two(newDay)}`;
+}

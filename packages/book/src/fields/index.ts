@@ -1,5 +1,5 @@
 export { compareDecimalText, sumOfDecimalTexts, isDecimalText } from './decimal-text.js';
-export { daysOfMonth, isDay } from './day.js';
+export { daysOfMonth, isDay, monthsAfter } from './day.js';
 export * from './field.js';
 export { FindableRow } from './findable-row.js';
 export { gtinCheckDigit, isGtin } from './gtin.js';

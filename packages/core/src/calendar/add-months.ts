@@ -1,4 +1,4 @@
-import { daysOfMonth, isDay } from '@nuvar/book';
+import { isDay, monthsAfter } from '@nuvar/book';
 import { CoreError } from '../number/index.js';
 
 /** Throws `not-a-day` for a text that is no day of the calendar: every door of core asks here. */
@@ -14,10 +14,5 @@ export function requireDay(text: string): void {
  */
 export function addMonths(day: string, months: number): string {
   requireDay(day);
-  const [year, month, ofMonth] = day.split('-').map(Number) as [number, number, number];
-  const index = year * 12 + month - 1 + months;
-  const [newYear, newMonth] = [Math.floor(index / 12), (index % 12) + 1];
-  const two = (value: number) => String(value).padStart(2, '0');
-  const newDay = Math.min(ofMonth, daysOfMonth(newYear, newMonth));
-  return `${String(newYear).padStart(4, '0')}-${two(newMonth)}-${two(newDay)}`;
+  return monthsAfter(day, months);
 }

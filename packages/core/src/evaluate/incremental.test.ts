@@ -157,7 +157,7 @@ describe('an evaluation that follows changes', () => {
     );
     // Otherwise the property would say little: most kinds have to have been written to.
     expect(kinds.size).toBeGreaterThan(KIND_NAMES.length / 2);
-  }, 120_000);
+  }, 300_000);
 
   it('works out again only what a change can reach', () => {
     const rows = demoRows();
@@ -222,7 +222,7 @@ describe('a fork', () => {
       }),
       { numRuns: 40 },
     );
-  }, 60_000);
+  }, 300_000);
 
   it('can be laid anew, and then says what a new one says; ended, nothing is left of it', () => {
     fc.assert(
@@ -241,7 +241,7 @@ describe('a fork', () => {
       }),
       { numRuns: 12 },
     );
-  }, 60_000);
+  }, 300_000);
 
   it('shares what the overrides do not reach: the very results of its parent', () => {
     const rows = demoRows();

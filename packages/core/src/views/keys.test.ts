@@ -177,7 +177,7 @@ describe('the key of a figure', () => {
       }),
       { numRuns: 4 },
     );
-  }, 60_000);
+  }, 300_000);
 
   it('stays with the planning price when a newer price comes', () => {
     let material = '';

@@ -4,6 +4,7 @@ import { addPrices } from './business.js';
 import { addChannels } from './channels.js';
 import { addDecisions } from './decisions.js';
 import { addFrozenCard } from './frozen-card.js';
+import { movedByMonths, wholeMonthsBetween } from '../moved-by-months.js';
 import { at } from './ids.js';
 import { addActivities, addDepartments, addMethods, addRunningCosts } from './overhead.js';
 import { addMaterials } from './materials.js';
@@ -16,11 +17,15 @@ import { addShipments } from './shipments.js';
 import { addStock } from './stock.js';
 import { addGrades, addMachines } from './work-and-machines.js';
 
+/** The day for which the demo book is written. Its figures stay as they are until a month later. */
+export const DEMO_DAY = '2026-11-25';
+
 /**
  * The demo book: Quillfern Pottery, an invented studio. Every name and figure is made up. It looks like a business that
- * somebody runs: a few products earn little, one loses, and there are loose ends to settle.
+ * somebody runs: a few products earn little, one loses, and there are loose ends to settle. All days in it are moved by
+ * whole months to lie about `today` as they lie about the day for which it is written: no price grows old, no quote runs out.
  */
-export function quillfernPottery(): BookFile {
+export function quillfernPottery(today = DEMO_DAY): BookFile {
   const book = bookBuilder();
   book.add('settings', {
     name: 'Quillfern Pottery',
@@ -54,5 +59,5 @@ export function quillfernPottery(): BookFile {
   addQuote(book, materials, grades, machines);
   addDecisions(book, products, grades, machines);
   addMixPlans(book, { products, channels, materials, grades, machines });
-  return book.file();
+  return movedByMonths(book.file(), wholeMonthsBetween(DEMO_DAY, today));
 }

@@ -57,7 +57,7 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
   };
 
   const spring = add(
-    { name: 'Cane handles, spring', state: 'settled', date: '2026-03-20', deliveryTerm: 'CIF', rate: '0.924' },
+    { name: 'Cane handles, first lot', state: 'settled', date: '2026-03-20', deliveryTerm: 'CIF', rate: '0.924' },
     [{ ...HANDLES, quantity: '400', price: '1.98', weight: '21', volume: '0.16' }],
     [
       { type: 'port', amount: '38', more: { billed: '41.50' } },
@@ -72,7 +72,7 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
   book.add('shipmentPayment', { shipmentId: spring.shipmentId, date: '2026-04-15', amount: '554.40', rate: '0.931' });
 
   const autumn = add(
-    { name: 'Cork trivets, autumn', state: 'ordered', date: '2026-10-12', deliveryTerm: 'FOB' },
+    { name: 'Cork trivets, new lot', state: 'ordered', date: '2026-10-12', deliveryTerm: 'FOB' },
     [{ ...TRIVETS, quantity: '240', price: '3.30', weight: '62', volume: '0.74' }],
     [
       { type: 'freight', amount: '210', currency: 'USD', basis: 'volume', more: { billed: '236' } },
@@ -105,7 +105,7 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
     byRule('freight', 'airFreight', { currency: 'USD', basis: 'chargeable weight' }),
     ...withRules,
   ]);
-  return { 'Cane handles, spring': spring.lineId, 'Cork trivets, autumn': autumn.lineId };
+  return { 'Cane handles, first lot': spring.lineId, 'Cork trivets, new lot': autumn.lineId };
 }
 
 /** What the forwarder, the broker and the insurer usually charge, and when which of them holds. */

@@ -11,14 +11,14 @@ const MOVED: Readonly<Record<string, { readonly unit: string; readonly moved: re
     moved: [
       ['2026-01-02', 'opening', '162.5', '167.70'],
       ['2026-01-31', 'issue', '118'],
-      ['2026-02-09', 'receipt', '375', '387.00', 'invoice of February'],
+      ['2026-02-09', 'receipt', '375', '387.00', 'by invoice'],
       ['2026-02-28', 'issue', '131'],
       ['2026-03-31', 'issue', '140'],
-      ['2026-04-20', 'receipt', '500', '528.00', 'invoice of April'],
+      ['2026-04-20', 'receipt', '500', '528.00', 'by invoice'],
       ['2026-04-30', 'issue', '129'],
       ['2026-06-30', 'issue', '262'],
       ['2026-08-31', 'issue', '214'],
-      ['2026-09-07', 'receipt', '625', '687.50', 'invoice of September'],
+      ['2026-09-07', 'receipt', '625', '687.50', 'by invoice'],
       ['2026-09-30', 'issue', '147'],
       ['2026-10-31', 'issue', '158'],
       ['2026-11-02', 'count', '358', null, 'counted by the shelf'],
@@ -85,8 +85,8 @@ export function addStock(book: BookBuilder, materials: Ids, lines: Ids): void {
   for (const [material, { unit, moved }] of Object.entries(MOVED)) for (const each of moved) move(material, unit, each);
   const receive = (material: string, shipment: string, [date, quantity, cost]: readonly [string, string, string]) =>
     move(material, 'each', [date, 'receipt', quantity, cost], { lineId: at(lines, shipment), ofLine: quantity });
-  receive('Cane handle', 'Cane handles, spring', ['2026-03-24', '400', '916.26']);
+  receive('Cane handle', 'Cane handles, first lot', ['2026-03-24', '400', '916.26']);
   // Part of them, before the bill of the forwarder was there: the rest of what they cost comes as a late charge.
-  receive('Cork trivet, round', 'Cork trivets, autumn', ['2026-10-19', '160', '775.20']);
+  receive('Cork trivet, round', 'Cork trivets, new lot', ['2026-10-19', '160', '775.20']);
   for (const [material, date, quantity] of USED) move(material, 'each', [date, 'issue', quantity]);
 }
