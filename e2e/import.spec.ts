@@ -1,19 +1,21 @@
-import { expect, test } from './test.js';
+import { expect, test, demoDay } from './test.js';
 import { cell, goTo, openCopyOfDemo, region, saved } from './app.js';
 
 /** A list as it comes: an address above, decimal commas, a code, a word for a unit that nobody knows, holes and repeats. */
+const inGerman = (day: string) => demoDay(day).split('-').reverse().join('.');
+const [JULY, NOVEMBER] = [inGerman('2026-07-01'), inGerman('2026-11-01')];
 const LIST = [
   'Harrowmere Clays;;;;',
   'Price list July;;;;',
   ';;;;',
   'Art. no;Description;Pack;Price;Valid from',
-  'HC-01;White stoneware clay;12,5 kg;€ 15,13;01.07.2026',
-  'HC-02;Speckeld stoneware clay;12,5 kg;€ 18,20;01.11.2026',
-  'HC-03;Grog, fine;1 Sack;9,80;01.11.2026',
-  'HC-04;"Clay, ""black""; chunky";10 kg;€ 21,00;01.11.2026',
+  `HC-01;White stoneware clay;12,5 kg;€ 15,13;${JULY}`,
+  `HC-02;Speckeld stoneware clay;12,5 kg;€ 18,20;${NOVEMBER}`,
+  `HC-03;Grog, fine;1 Sack;9,80;${NOVEMBER}`,
+  `HC-04;"Clay, ""black""; chunky";10 kg;€ 21,00;${NOVEMBER}`,
   ';;;;',
-  'HC-05;No price yet;5 kg;;01.11.2026',
-  'HC-04;"Clay, ""black""; chunky";10 kg;€ 21,00;01.11.2026',
+  `HC-05;No price yet;5 kg;;${NOVEMBER}`,
+  `HC-04;"Clay, ""black""; chunky";10 kg;€ 21,00;${NOVEMBER}`,
 ].join('\r\n');
 
 test('a messy price list goes from its file to new unit costs, and back by one undo', async ({ page }) => {

@@ -144,11 +144,16 @@ export const KINDS = {
   customsProfile: described(CustomsProfile, { label: 'customs profile', uniqueName: true }),
   chargeRule: described(ChargeRule, { label: 'charge rule', uniqueName: true }),
   ruleBracket: described(RuleBracket, { label: 'bracket', toldBy: ['ruleId'], copiedWith: ['ruleId'] }),
-  shipment: described(Shipment, { label: 'shipment', uniqueName: true, notCopied: ['state'] }),
+  shipment: described(Shipment, {
+    label: 'shipment',
+    uniqueName: true,
+    notCopied: ['state', 'postedOn', 'postedTaxPercent', 'postedImportTaxPercent'],
+  }),
   shipmentLine: described(ShipmentLine, {
     label: 'shipment line',
     toldBy: ['materialId', 'shipmentId'],
     copiedWith: ['shipmentId'],
+    notCopied: ['postedDuty', 'postedImportTax', 'postedEntryFee'],
   }),
   shipmentCharge: described(ShipmentCharge, {
     label: 'charge',

@@ -34,6 +34,7 @@ export {
   readFormula,
   readPriceList,
   rulesThatFit,
+  taxStatusOn,
   unknownUnitWords,
   type ColumnMapping,
   type KeptPosition,
@@ -42,6 +43,7 @@ export {
   type ListOutcome,
   type ListReading,
   type ListRow,
+  type PostedFields,
   type PriceListField,
 } from './purchasing/index.js';
 export * from './views/index.js';

@@ -20,6 +20,7 @@ import { OverheadInFull1765600000000 } from './migrations/1765600000000-overhead
 import { FeeRules1765700000000 } from './migrations/1765700000000-fee-rules.js';
 import { Selling1765800000000 } from './migrations/1765800000000-selling.js';
 import { MixPlansAndDecisions1765900000000 } from './migrations/1765900000000-mix-plans-and-decisions.js';
+import { PostedShipments1766000000000 } from './migrations/1766000000000-posted-shipments.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -43,6 +44,7 @@ const MIGRATIONS = [
   FeeRules1765700000000,
   Selling1765800000000,
   MixPlansAndDecisions1765900000000,
+  PostedShipments1766000000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -55,8 +55,8 @@ describe('cost cards', () => {
     for (let page = 1; page <= pages; page += 1) expect(text).toContain(`${page} / ${pages}`);
     for (const { name } of rows.costingMethod) expect(text).toContain(`Workings of the rates: ${name}`);
     // Facts of the demo, worked out by hand in the core's tests: the trivet under the single rate and by activity.
-    expect(text).toContain('5.3644');
-    expect(text).toContain('8.1369');
+    expect(text).toContain('5.4141');
+    expect(text).toContain('8.1867');
   });
 
   it('work every rate and every full cost out in numbered steps, with none that is referred to left out', () => {
@@ -78,7 +78,7 @@ describe('cost cards', () => {
 
   it('are written as in the country of the book, and say what is missing', async () => {
     const settings = rows.settings.map((row) => ({ ...row, locale: 'de-DE' }));
-    expect(await textOf(`${idOf('Cork trivet')}@`, { settings })).toContain('5,3644');
+    expect(await textOf(`${idOf('Cork trivet')}@`, { settings })).toContain('5,4141');
     const plate = await textOf(`${idOf('Cobalt side plate')}@`);
     expect(plate).toContain('Not complete yet');
   });

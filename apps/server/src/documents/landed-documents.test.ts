@@ -127,7 +127,7 @@ describe('a landed cost sheet as PDF', () => {
     const evaluation = evaluate({ ...rows, settings, shipmentLine } as typeof rows, DAY);
     const [spring, autumn] = rows.shipment as readonly RowOf<'shipment'>[];
     const first = await pdfText(await landedPdf(VIEWS.landedSheet(evaluation, spring?.id ?? '') as LandedSheetView));
-    expect(first).toContain('916,26');
+    expect(first).toContain('916,32');
     expect(first).toContain('20.03.2026');
     const second = await pdfText(await landedPdf(VIEWS.landedSheet(evaluation, autumn?.id ?? '') as LandedSheetView));
     expect(second).toContain('Not complete yet');

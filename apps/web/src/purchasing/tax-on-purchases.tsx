@@ -1,5 +1,5 @@
 import { newId, type StoredRow } from '@nuvar/book';
-import type { Override } from '@nuvar/core';
+import { type Override, taxStatusOn } from '@nuvar/core';
 import { useMemo, useState } from 'react';
 import { today } from '../state/today.js';
 import { createOf, updateOf } from '../book/operations.js';
@@ -13,6 +13,9 @@ import { EffectsTable } from '../figures/effects-table.js';
 import { dayText } from '../figures/format.js';
 
 type Row = StoredRow<'taxRegistration'>;
+
+/** From when on an entry counts that says what has always been so; it can be changed in the grid. */
+const LONG_SINCE = '2000-01-01';
 
 const writer = rowsWriter<Row>('taxRegistration', { needs: 'validFrom' });
 
@@ -37,7 +40,7 @@ export function TaxOnPurchases() {
         columns={columns}
         writer={writer}
         nameOf={({ validFrom }) => `registration from ${dayText(validFrom, locale)}`}
-        empty="Whether tax on purchases is a cost. Without an entry here, a book with sales tax recovers all of it, and one without recovers none."
+        empty="Whether tax on purchases is a cost. Without an entry, a book with a sales tax counts as registered, and one without does not. Before the first entry the opposite of it counts."
       />
       <RegistrationEffect />
     </>
@@ -48,30 +51,32 @@ export function TaxOnPurchases() {
 function RegistrationEffect() {
   const rows = useAll('taxRegistration');
   const products = useUnarchived('product');
-  const { salesTaxPercent } = useSettings();
+  const { salesTaxPercent, locale } = useSettings();
+  const rates = useAll('salesTaxRate');
   const edit = useEdit();
   const mayEdit = useMayEdit();
   const [isShown, setShown] = useState(false);
-  const begun = rows.filter(({ validFrom }) => validFrom <= today());
-  const inForce = begun.reduce<Row | undefined>(
-    (so, row) => (so === undefined || row.validFrom >= so.validFrom ? row : so),
-    undefined,
-  );
-  const isRegistered = inForce?.registered ?? salesTaxPercent !== '0';
+  const hasTax = [salesTaxPercent, ...rates.map(({ percent }) => percent)].some((percent) => Number(percent) > 0);
+  const { isRegistered, entry } = taxStatusOn(rows, today(), hasTax);
+  const inForce = rows.find(({ id }) => id === entry?.id) ?? null;
   const overrides = useMemo((): Override[] => {
-    if (!isShown || inForce === undefined) return [];
+    if (!isShown || inForce === null) return [];
     return [{ kind: 'taxRegistration', id: inForce.id, field: 'registered', how: 'set', value: !isRegistered }];
   }, [isShown, inForce, isRegistered]);
   const ids = useMemo(() => products.map(({ id }) => id), [products]);
   const effects = useEffects(overrides, ids);
   if (!mayEdit || products.length === 0) return null;
   const now = (registered: boolean) => createOf('taxRegistration', newId(), { validFrom: today(), registered });
-  if (inForce === undefined)
+  if (rows.length === 0) {
+    const since = createOf('taxRegistration', newId(), { validFrom: LONG_SINCE, registered: isRegistered });
     return (
-      <button type="button" className="btn mt-2" onClick={() => edit([now(isRegistered)])}>
-        Enter as {isRegistered ? 'registered' : 'not registered'} today
+      <button type="button" className="btn mt-2" onClick={() => edit([since])}>
+        Enter as {isRegistered ? 'registered' : 'not registered'} since {dayText(LONG_SINCE, locale)}
       </button>
     );
+  }
+  // The first entry lies ahead: the grid shows from when on it counts.
+  if (inForce === null) return null;
   if (!isShown)
     return (
       <button type="button" className="btn mt-2" onClick={() => setShown(true)}>

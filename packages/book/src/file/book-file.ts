@@ -10,11 +10,12 @@ import { ruleProblems } from '../change/rules/index.js';
 import { isKind, isOfBook, type Kind, STORED_KINDS } from '../kinds.js';
 import { problem, type Problem } from '../problem/index.js';
 import { withFeeRules } from './fee-rules.js';
+import { withImportTax } from './import-tax.js';
 import { withPoolsAndVolumes } from './pools-and-volumes.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 9;
+export const BOOK_FILE_VERSION = 10;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -41,6 +42,8 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   7: (file) => ({ ...file, version: 8, rows: withFeeRules(file.rows) }),
   // Format 9 knows mix plans and decisions: a book of before has none.
   8: (file) => ({ ...file, version: 9 }),
+  // Format 10 says of import tax that it is recovered as other tax is, and keeps what was posted of a shipment.
+  9: (file) => ({ ...file, version: 10, rows: withImportTax(file.rows) }),
 };
 
 /** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */

@@ -36,6 +36,10 @@ export const PROBLEMS = {
     422,
     'This shipment is settled. Correct it by a new entry: a late charge, a return, or a shipment of its own.',
   ],
+  'shipment-posted': [
+    422,
+    'This shipment is posted, so what its goods cost stays. Enter what was billed, or open the shipment again to correct it.',
+  ],
   'movement-not-in-base-unit': [422, 'The stock of {material} is kept in {unit}. Enter the movement in that unit.'],
   'base-unit-in-use': [422, 'The stock ledger of {material} is kept in {unit}, so its base unit stays.'],
   'movement-lacks': [422, 'This movement needs {what}.'],

@@ -4,6 +4,10 @@ import { Choice, DecimalText, Flag, Name, Row } from '../fields/index.js';
 export const CUSTOMS_VALUE_KINDS = ['CIF', 'FOB'] as const;
 export type CustomsValueKind = (typeof CUSTOMS_VALUE_KINDS)[number];
 
+/** What becomes of import tax: recovered as other tax on purchases is, recovered in full, or a cost. */
+export const IMPORT_TAX_TREATMENTS = ['by registration', 'recovered', 'cost'] as const;
+export type ImportTaxTreatment = (typeof IMPORT_TAX_TREATMENTS)[number];
+
 /** How the customs of a country of import reckon: what they take duty and import tax of, and what an entry costs. */
 export class CustomsProfile extends Row {
   @Name({ label: 'Name' })
@@ -15,8 +19,9 @@ export class CustomsProfile extends Row {
   @DecimalText({ label: 'Import tax %', from: '0', to: '1000' })
   importTaxPercent = '0';
 
-  @Flag({ label: 'Import tax is recovered' })
-  importTaxRecovered = true;
+  /** For imports that differ from the share of input tax that the book recovers. */
+  @Choice(IMPORT_TAX_TREATMENTS, { label: 'Import tax' })
+  importTax: ImportTaxTreatment = 'by registration';
 
   /** What the import tax is taken of beside the customs value. */
   @Flag({ label: 'Duty in the tax base' })

@@ -9,7 +9,13 @@ export {
   type RuleMethod,
 } from './charge-rule.js';
 export { ChargedLine } from './charged-line.js';
-export { CUSTOMS_VALUE_KINDS, CustomsProfile, type CustomsValueKind } from './customs-profile.js';
+export {
+  CUSTOMS_VALUE_KINDS,
+  CustomsProfile,
+  IMPORT_TAX_TREATMENTS,
+  type CustomsValueKind,
+  type ImportTaxTreatment,
+} from './customs-profile.js';
 export { DELIVERY_TERMS, type DeliveryTerm } from './delivery-term.js';
 export { ExchangeRate, RATE_SOURCES, type RateSource } from './exchange-rate.js';
 export { ItemConversion } from './item-conversion.js';

@@ -1,4 +1,4 @@
-import { Choice, DecimalText, Flag, Reference, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
+import { Choice, DecimalText, Flag, Reference, TaxedRow, Text, UnitCode, WholeNumber } from '../fields/index.js';
 
 /** How duty is taken: of the value, by amount, both together, or the greater of the two. */
 export const DUTY_FORMS = ['percent', 'specific', 'compound', 'greater of'] as const;
@@ -9,7 +9,7 @@ export const SPECIFIC_DUTY_UNITS = ['kg', 'unit'] as const;
 export type SpecificDutyUnit = (typeof SPECIFIC_DUTY_UNITS)[number];
 
 /** So much of a material in a shipment. */
-export class ShipmentLine extends Row {
+export class ShipmentLine extends TaxedRow {
   @Reference('shipment', { label: 'Shipment', goesWithTarget: true })
   shipmentId!: string;
 
@@ -68,4 +68,14 @@ export class ShipmentLine extends Row {
 
   @Text({ label: 'Origin' })
   origin = '';
+
+  /** What the customs took of the line when it was posted, in the currency of the book. */
+  @DecimalText({ label: 'Duty as posted', from: '0', to: '1000000000', nullable: true })
+  postedDuty: string | null = null;
+
+  @DecimalText({ label: 'Import tax as posted', from: '0', to: '1000000000', nullable: true })
+  postedImportTax: string | null = null;
+
+  @DecimalText({ label: 'Entry fee as posted', from: '0', to: '1000000000', nullable: true })
+  postedEntryFee: string | null = null;
 }

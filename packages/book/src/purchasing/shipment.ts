@@ -48,4 +48,19 @@ export class Shipment extends Row {
 
   @Text({ label: 'Note' })
   note = '';
+
+  /**
+   * The day on which what came in was posted: from then on rates, shares, duties and tax stay as they were posted, until the
+   * shipment is opened again.
+   */
+  @Day({ label: 'Posted on', nullable: true })
+  postedOn: string | null = null;
+
+  /** The share of the tax on its charges that was not recovered when it was posted. */
+  @DecimalText({ label: 'Tax not recovered, %', from: '0', to: '100', nullable: true })
+  postedTaxPercent: string | null = null;
+
+  /** The share of the import tax that was not recovered when it was posted. */
+  @DecimalText({ label: 'Import tax not recovered, %', from: '0', to: '100', nullable: true })
+  postedImportTaxPercent: string | null = null;
 }

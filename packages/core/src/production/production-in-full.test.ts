@@ -480,7 +480,7 @@ describe('recipes inside recipes', () => {
 });
 
 describe('what a material costs', () => {
-  it('is bought in another currency at the rate of the day of its price, with what it takes to get it here and a buffer', () => {
+  it('is quoted in another currency and costs the rate of today, with what it takes to get it here and a buffer', () => {
     let id = '';
     const rows = rowsOf((book) => {
       book.add('settings', { name: 'Abroad' });
@@ -493,13 +493,15 @@ describe('what a material costs', () => {
       id = priced(book, 'Cane', '20', { landedAddOn: '10', bufferPercent: '5' }, usd);
     });
     const evaluation = evaluated(rows);
-    // 20 USD x 0.90 / 10 kg = 1.80; + 10 % = 1.98; + 5 % = 2.079.
-    expect(amount(evaluation, `materialPrice/${id}/perBaseUnit`)).toBe('2.079');
-    expect(amount(evaluation, `materialPrice/${id}/landed`)).toBe('0.189');
+    // 20 USD x 0.95 / 10 kg = 1.90; + 10 % = 2.09; + 5 % = 2.1945.
+    expect(amount(evaluation, `materialPrice/${id}/perBaseUnit`)).toBe('2.1945');
+    expect(amount(evaluation, `materialPrice/${id}/landed`)).toBe('0.1995');
+    // On a day before the second rate the first is that of the day.
+    expect(amount(evaluated(rows, '2026-05-31'), `materialPrice/${id}/perBaseUnit`)).toBe('2.079');
     const early = evaluate({ ...rowsByKind(rows), exchangeRate: [] }, DAY);
     expect(early.figure(`materialPrice/${id}/perBaseUnit`)?.gaps[0]?.values).toMatchObject({
       currency: 'USD',
-      day: '31/05/2026',
+      day: '25/11/2026',
     });
   });
 

@@ -28,7 +28,7 @@ export const PURCHASING_GAPS = defineGaps({
     'no-goods': 'no lines yet in {subject}',
     'no-goods-value': 'the goods of {subject} cost nothing, so nothing is a percentage of them',
     'basis-not-positive': '{charge} cannot be shared by {basis}: together these lines have none: {lines}',
-    'paid-more-than-owed': 'more was paid ahead for {subject} than is owed',
+    'paid-more-than-owed': 'more was paid for {subject} than is owed; enter the rest as a payment for what it is for',
     'part-of-price-not-stated':
       'how much of the price of {shipment} is {charge}? It does not belong to the customs value',
     'percentage-in-third-currency': '{charge} is a percentage of {one}; put it in {one} or {other}',

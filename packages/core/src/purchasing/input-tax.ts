@@ -1,73 +1,88 @@
 import type { RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, percentOf, sum, wholeOf } from '../figure/index.js';
 import { PERCENT } from '../quantity/index.js';
-import { type Calculation, dayIn, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { decimal } from '../number/index.js';
+import { type Calculation, dayIn, type Sheet } from '../sheet/index.js';
+import { taxStatusOn } from './tax-status.js';
 
 const ALL = constant('All of the tax', '100', PERCENT, 'definition');
 const NET = constant('The amount without tax', '100', PERCENT, 'definition');
 
-/** How much of the tax on purchases is a cost. */
+/** How the business stands to the sales tax on a day. */
 export interface InputTax {
-  /** In percent of the tax: what is not recovered. */
+  readonly isRegistered: boolean;
+  /** In percent of the tax on purchases: what is not recovered, and so is a cost. */
   readonly unrecovered: Figure;
 }
 
-/** The newest registration for sales tax that has begun on the day of the evaluation; null where there is none. */
-export const registrationInForce: Calculation<RowOf<'taxRegistration'> | null> = {
-  name: 'registrationInForce',
-  meanings: {},
-  work(sheet) {
-    const begun = sheet.all('taxRegistration').filter(({ validFrom }) => validFrom <= sheet.asOf);
-    return begun.reduce<RowOf<'taxRegistration'> | null>(
-      (so, row) => (so === null || row.validFrom >= so.validFrom ? row : so),
-      null,
-    );
-  },
-};
+/** True where the book names a sales tax that is above nothing: its own, or that of a category. */
+export const hasSalesTax = (sheet: Sheet): boolean =>
+  [sheet.settings().salesTaxPercent, ...sheet.all('salesTaxRate').map(({ percent }) => percent)].some(
+    (percent) => !decimal(percent).isZero(),
+  );
 
 /**
- * The share of input tax that is not recovered on the day of the evaluation: by the newest registration that has begun, 100 %
- * less what it recovers, or all of it where the business is not registered. Without any registration a book with sales tax
- * in its settings counts as registered and recovers all.
+ * The status of the business on a day (`taxStatusOn`), and the share of input tax that is not recovered then: 100 % less what
+ * the entry in force recovers, all of it where the business is not registered, nothing where it is registered without an
+ * entry. The id is the day: a plan asks for that of the evaluation, a document for its own.
  */
 export const inputTax: Calculation<InputTax> = {
   name: 'inputTax',
   meanings: { unrecovered: 'The share of the tax on purchases that is not recovered, and so is a cost.' },
-  work(sheet) {
-    const newest = sheet.read(registrationInForce, WHOLE_BOOK);
+  work(sheet, day) {
+    const entries = sheet.all('taxRegistration');
+    const { isRegistered, entry } = taxStatusOn(entries, day, hasSalesTax(sheet));
     const name = 'Input tax not recovered';
-    if (newest === null) {
-      const isRegistered = sheet.settings().salesTaxPercent !== '0';
-      const why = isRegistered ? 'the settings have sales tax' : 'no sales tax in the settings';
-      return { unrecovered: constant(name, isRegistered ? '0' : '100', PERCENT, why) };
+    if (entry === null) {
+      const why =
+        entries.length > 0
+          ? `${isRegistered ? 'registered' : 'not registered'} before the first entry`
+          : isRegistered
+            ? 'the book has a sales tax'
+            : 'the book has no sales tax';
+      return { isRegistered, unrecovered: constant(name, isRegistered ? '0' : '100', PERCENT, why) };
     }
-    if (!newest.registered)
-      return { unrecovered: constant(name, '100', PERCENT, `not registered from ${dayIn(sheet, newest.validFrom)}`) };
-    const recovered = sheet.input('taxRegistration', newest, 'recoveredPercent', {
+    if (!isRegistered) {
+      const why = `not registered from ${dayIn(sheet, entry.validFrom)}`;
+      return { isRegistered, unrecovered: constant(name, '100', PERCENT, why) };
+    }
+    const recovered = sheet.input('taxRegistration', entry, 'recoveredPercent', {
       name: 'Input tax recovered',
-      subject: dayIn(sheet, newest.validFrom),
+      subject: dayIn(sheet, entry.validFrom),
       unit: PERCENT,
     });
-    return { unrecovered: difference(name, ALL, recovered) };
+    return { isRegistered, unrecovered: difference(name, ALL, recovered) };
   },
 };
 
-type Taxed = 'supplierPrice' | 'runningCost' | 'shipmentCharge';
+type Taxed = 'supplierPrice' | 'runningCost' | 'shipmentCharge' | 'shipmentLine';
+
+/** An amount before the tax on it: amount / (1 + t) where the tax is inside, else as it is stated. */
+export function netOfTax<K extends Taxed>(sheet: Sheet, kind: K, row: RowOf<K>, amount: Figure): Figure {
+  if (row.taxPercent === null || !row.taxInside) return amount;
+  const { subject } = amount;
+  const rate = sheet.input(kind, row, 'taxPercent', { name: 'Tax rate', subject, unit: PERCENT });
+  return wholeOf({ name: `${amount.name} before tax`, subject }, amount, sum('With tax', PERCENT, [NET, rate]));
+}
 
 /**
  * What an amount costs with the tax on it: net + the tax that is not recovered (IAS 2.11). Net = amount / (1 + t) where the
- * tax is inside, else the amount. An amount of which no tax is stated is its own cost.
+ * tax is inside, else the amount. An amount of which no tax is stated is its own cost. `unrecovered` is the share of the day
+ * on which it is paid: that of the evaluation for a plan.
  */
-export function costWithTax<K extends Taxed>(sheet: Sheet, kind: K, row: RowOf<K>, amount: Figure): Figure {
+export function costWithTax<K extends Taxed>(
+  sheet: Sheet,
+  kind: K,
+  row: RowOf<K>,
+  amount: Figure,
+  { unrecovered }: Pick<InputTax, 'unrecovered'> = sheet.read(inputTax, sheet.asOf),
+): Figure {
   if (row.taxPercent === null) return amount;
   const { subject } = amount;
   const called = (name: string) => ({ name, subject });
   const rate = sheet.input(kind, row, 'taxPercent', { name: 'Tax rate', subject, unit: PERCENT });
-  const net = row.taxInside
-    ? wholeOf(called(`${amount.name} before tax`), amount, sum('With tax', PERCENT, [NET, rate]))
-    : amount;
+  const net = netOfTax(sheet, kind, row, amount);
   const tax = percentOf(called('Tax'), rate, net);
-  const { unrecovered } = sheet.read(inputTax, WHOLE_BOOK);
   const lost = percentOf(called('Tax not recovered'), unrecovered, tax);
   return sum(called(`${amount.name} with tax not recovered`), amount.unit, [net, lost]);
 }

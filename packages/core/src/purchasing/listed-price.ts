@@ -18,7 +18,7 @@ export interface ListedPrice {
 }
 
 /**
- * What one base unit of a material costs at one supplier price: pack price (of the break that the packs usually ordered reach), with tax that is not recovered, x exchange rate at the price's date / (pack
+ * What one base unit of a material costs at one supplier price: pack price (of the break that the packs usually ordered reach), with tax that is not recovered, x exchange rate of the day of the evaluation / (pack
  * quantity in base units), in the book's currency per base unit, unrounded. Gaps: no price, no exchange rate, a pack unit that does not reach the base unit.
  */
 export const listedPrice: Calculation<ListedPrice> = {
@@ -79,7 +79,7 @@ function packPrice(sheet: Sheet, price: RowOf<'supplierPrice'>, breakId: string 
     lower === undefined ? plainPrice(sheet, price, subject) : sheet.input('priceBreak', lower, 'price', called);
   const paid = costWithTax(sheet, 'supplierPrice', price, asked);
   if (price.currency === bookCurrency(sheet)) return paid;
-  const { rate } = sheet.read(exchangeRate, `${price.currency}@${price.validFrom}`);
+  const { rate } = sheet.read(exchangeRate, `${price.currency}@${sheet.asOf}`);
   return multiplied({ name: `Pack price in ${bookCurrency(sheet)}`, subject }, paid, rate);
 }
 

@@ -1,6 +1,6 @@
 import { nameKey, type RowOf } from '@nuvar/book';
 import { choice, constant, type Figure } from '../figure/index.js';
-import { registrationInForce } from '../purchasing/index.js';
+import { inputTax } from '../purchasing/index.js';
 import { PERCENT } from '../quantity/index.js';
 import { type Calculation, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 import type { SoldProduct } from './dispatch/packing.js';
@@ -21,7 +21,7 @@ export function salesTaxOf(
   product: Pick<SoldProduct, 'category'>,
   point: RowOf<'pricePoint'> | undefined,
 ): Figure {
-  if (sheet.read(registrationInForce, WHOLE_BOOK)?.registered === false)
+  if (!sheet.read(inputTax, sheet.asOf).isRegistered)
     return choice(
       'Sales tax',
       constant('No sales tax', '0', PERCENT, 'not registered'),

@@ -38,10 +38,16 @@ describe('what is left of a sale', () => {
     const channel = { unitsPerOrder: '2' };
     const fees = [{ percent: '5' }, { takenOf: 'order', amount: '0.80' }];
     const pricePoint = { price: '24', taxInside: true, taxPercent: '20' };
-    expect(figures({ channel, fees, pricePoint }, ...names)).toEqual(['20', '24', '1.6', '11.4', '6.4']);
+    const settings = { salesTaxPercent: '5' };
+    expect(figures({ settings, channel, fees, pricePoint }, ...names)).toEqual(['20', '24', '1.6', '11.4', '6.4']);
     const beforeTax = [{ ...fees[0], takenOf: 'price before tax' }, ...fees.slice(1)];
-    expect(figures({ channel, fees: beforeTax, pricePoint }, 'fees')).toEqual(['1.4']);
-    expect(figures({ pricePoint: { price: '20', taxPercent: '20' } }, 'beforeTax', 'paid')).toEqual(['20', '24']);
+    expect(figures({ settings, channel, fees: beforeTax, pricePoint }, 'fees')).toEqual(['1.4']);
+    expect(figures({ settings, pricePoint: { price: '20', taxPercent: '20' } }, 'beforeTax', 'paid')).toEqual([
+      '20',
+      '24',
+    ]);
+    // A book without a sales tax is not registered: it charges none, as it recovers none.
+    expect(figures({ pricePoint: { price: '20', taxPercent: '20' } }, 'beforeTax', 'paid')).toEqual(['20', '20']);
   });
 
   it('says how many more must be sold at a discount to earn the same, rounded up', () => {

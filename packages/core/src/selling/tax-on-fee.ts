@@ -2,7 +2,7 @@ import type { RowOf } from '@nuvar/book';
 import { constant, type Figure, percentOf, sum } from '../figure/index.js';
 import { inputTax } from '../purchasing/index.js';
 import { PERCENT } from '../quantity/index.js';
-import { type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import type { Sheet } from '../sheet/index.js';
 
 type TaxedOnTop = 'feeRule' | 'carrierTable';
 
@@ -12,7 +12,7 @@ const ALL = constant('The amount before tax', '100', PERCENT, 'definition');
 export function taxedShare<K extends TaxedOnTop>(sheet: Sheet, kind: K, row: RowOf<K>): Figure | null {
   if (row.taxPercent === null) return null;
   const rate = sheet.input(kind, row, 'taxPercent', { name: 'Tax on top', subject: row.name, unit: PERCENT });
-  const lost = percentOf('Tax that is not recovered', sheet.read(inputTax, WHOLE_BOOK).unrecovered, rate);
+  const lost = percentOf('Tax that is not recovered', sheet.read(inputTax, sheet.asOf).unrecovered, rate);
   return sum('The amount with its tax', PERCENT, [ALL, lost]);
 }
 

@@ -101,7 +101,8 @@ describe('what is left of a sale with all that goes with it', () => {
   it('breaks even on advertising at a quarter of the price paid', () => {
     const fees = [{ takenOf: 'price paid', percent: '25', purpose: 'advertising' }];
     const pricePoint = { price: '36', taxInside: true, taxPercent: '20' };
-    expect(figures(costing(21, { fees, pricePoint }), 'contribution')).toEqual(['0']);
+    const settings = { salesTaxPercent: '20' };
+    expect(figures(costing(21, { fees, pricePoint, settings }), 'contribution')).toEqual(['0']);
   });
 
   // 8 % up to 10.00 and 15 % above, of the whole; cost 6.50.

@@ -33,6 +33,7 @@ export { reportOf, type Report } from './report.js';
 export type { RunYearView } from './run-year-view.js';
 export type { CandidateView, PriceView, ProductView } from './sale-view.js';
 export type { ShipmentLineView, ShipmentView } from './shipment-view.js';
+export type { ShipmentPostingView } from './shipment-posting-view.js';
 export type { ShipmentRuleView } from './shipment-rules-view.js';
 export type {
   ReceiptToPostView,

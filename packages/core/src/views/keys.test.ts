@@ -48,6 +48,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   shipmentLine: 'shipmentLine',
   shipmentCharge: 'shipmentCharge',
   landedPrices: 'shipment',
+  shipmentPosting: 'shipment',
   landedSales: 'shipment',
   shipmentRules: 'shipment',
   comparedShipments: 'shipment',

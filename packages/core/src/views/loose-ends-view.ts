@@ -8,6 +8,7 @@ import { plannedUnits, productsUsing } from '../production/index.js';
 import {
   conversionConflicts,
   type ConvertedItem,
+  inputTax,
   landedShipment,
   linesOf,
   materialPrice,
@@ -99,6 +100,13 @@ function priceEnds(
   addGaps(set.price.gaps, [product.id]);
   addGaps(set.afterFees.gaps, [product.id]);
   const place = { kind: 'pricePoint', id: point.id, field: 'price' } as const;
+  if (point.taxPercent !== null && Number(point.taxPercent) > 0 && !sheet.read(inputTax, sheet.asOf).isRegistered)
+    add(
+      'tax-without-registration',
+      `${product.name} in ${channel} has a sales tax, but the business is not registered: none is charged`,
+      { ...place, field: 'taxPercent' },
+      [product.id],
+    );
   if (!hasEnding(point.ending, minorUnit(sheet.settings().currency)))
     add(
       'ending-not-in-currency',
@@ -194,7 +202,9 @@ function shipmentEnds(evaluation: Evaluation, addGaps: AddGaps): void {
     const products = new Set(
       linesOf(sheet, id).flatMap(({ materialId }) => productsUsing(sheet, materialId).map((each) => each.id)),
     );
-    addGaps(evaluation.read(landedShipment, id).landed.gaps, [...products]);
+    const { landed, exchangeDifference } = evaluation.read(landedShipment, id);
+    addGaps(landed.gaps, [...products]);
+    addGaps(exchangeDifference?.gaps ?? [], []);
   }
 }
 
@@ -222,10 +232,12 @@ function stockEnds(evaluation: Evaluation, add: Add): void {
       add('stock-below-zero', `More ${name} went out than ever came in: ${short} are missing`, place, []);
     }
     reorderEnd(sheet, id, quantity, add);
-    const { writeDown, products } = evaluation.read(netRealisable, id);
+    const { writeDown, products, isForResale } = evaluation.read(netRealisable, id);
     if (writeDown?.amount == null) continue;
     const much = say(writeDown.amount.toDecimalPlaces(2), sheet.settings().currency);
-    const why = 'what it goes into sells below cost, and buying it again would cost less';
+    const why = isForResale
+      ? 'it sells for less than it cost'
+      : 'what it goes into sells below cost, and buying it again would cost less';
     add('stock-above-value', `The stock of ${name} is worth ${much} more than it brings: ${why}`, place, products);
   }
 }

@@ -72,6 +72,11 @@ describe('loose ends', () => {
       },
       'planned-nowhere',
     ],
+    [
+      'a sales tax of a business that is not registered',
+      { pricePoint: { taxPercent: '20' } },
+      'tax-without-registration',
+    ],
     ['a wage that may be counted twice', { runningCost: { name: 'Wages' } }, 'counted-twice'],
   ])('name %s', (_what, fields, expected) => {
     expect(codes(fields)).toContain(expected);

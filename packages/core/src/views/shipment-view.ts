@@ -1,5 +1,4 @@
 import { CHARGE_BASES, type ChargeBasis, type ChargeTreatment, type ChargeType } from '@nuvar/book';
-import { isWhole } from '../figure/index.js';
 import { ZERO } from '../number/index.js';
 import {
   bearingLines,
@@ -208,29 +207,4 @@ export function shipmentChargeView(evaluation: Evaluation, chargeId: string): Sh
       ) as Record<ChargeBasis, FigureView>,
     })),
   };
-}
-
-/** What a line of a shipment says of its material: what was asked for a unit, and what came on top, as they are stored. */
-export interface LandedPriceView {
-  readonly materialId: string;
-  readonly unit: string;
-  /** Per unit, in the buying currency. */
-  readonly price: string;
-  readonly quantity: string;
-  /** Per base unit of the material, in the currency of the book; null where it is not known in full, or is a credit. */
-  readonly addOn: string | null;
-}
-
-/** So fine that no price is moved by it, and coarse enough to be read. */
-const ADD_ON_DECIMALS = 6;
-
-/** What the lines of a shipment whose price is known say of their materials: the prices to plan by from now on. */
-export function landedPricesView({ sheet, read }: Evaluation, shipmentId: string): LandedPriceView[] {
-  return linesOf(sheet, shipmentId).flatMap(({ id, materialId, unit, price, quantity }) => {
-    if (price === null || quantity === null || price.startsWith('-')) return [];
-    const { onTopPerBaseUnit: onTop } = read(landedLine, id);
-    const isKnown = onTop !== null && isWhole(onTop) && !onTop.amount.isNegative();
-    const addOn = isKnown ? onTop.amount.toDecimalPlaces(ADD_ON_DECIMALS).toString() : null;
-    return [{ materialId, unit, price, quantity, addOn }];
-  });
 }

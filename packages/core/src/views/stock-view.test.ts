@@ -18,12 +18,13 @@ function stocked(
   build: (book: BookBuilder, material: string) => Made,
   kept?: readonly [string, string, string, string],
   settings = {},
+  fields = {},
 ) {
   let made: Made = {};
   let material = '';
   const rows = rowsOf((book) => {
     book.add('settings', { name: 'Any', openDaysPerMonth: '20', ...settings });
-    material = book.add('material', { name: 'Clay', baseUnit: 'kg' });
+    material = book.add('material', { name: 'Clay', baseUnit: 'kg', ...fields });
     made = build(book, material);
   });
   if (kept !== undefined) {
@@ -284,6 +285,43 @@ describe('stock', () => {
     expect(badly.evaluation.read(netRealisable, badly.material).writeDown?.amount?.toFixed()).toBe('10');
     const codes = looseEndsView(badly.evaluation).map(({ code }) => code);
     expect(codes).toContain('stock-above-value');
+  });
+
+  /** Ten in stock at 10 each, bought today at a price, and sold one to a product at another, which costs 1 to sell. */
+  const inProduct = (price: string, today: string, kind = 'ingredient', product = {}) =>
+    stocked(
+      (book, materialId) => {
+        book.add('supplierPrice', {
+          ...{ materialId, packQuantity: '1', packUnit: 'kg', price: today, currency: 'EUR', validFrom: '2026-11-01' },
+        });
+        const productId = book.add('product', { name: 'Lamp', ...product });
+        book.add('billLine', { productId, materialId, quantity: '1', unit: 'kg' });
+        const channelId = book.add('channel', { name: 'Shop' });
+        book.add('feeRule', { channelId, name: 'Fee', takenOf: 'unit', amount: '1' });
+        book.add('pricePoint', { productId, channelId, price, taxInside: false });
+        return {};
+      },
+      ['10', '100', '100', '10'],
+      {},
+      { kind },
+    );
+  const writtenDown = ({ evaluation, material }: ReturnType<typeof inProduct>) => {
+    const { writeDown, writtenDownTo } = evaluation.read(netRealisable, material);
+    return [writeDown?.amount?.toFixed() ?? null, writtenDownTo?.amount?.toFixed() ?? null];
+  };
+
+  // IAS 2.6: bought at 10, sold at 8 less 1: 7, whatever buying it again would cost.
+  it('is written down to what it brings where it is for resale', () => {
+    expect(writtenDown(inProduct('8', '9', 'resale'))).toEqual(['30', '7']);
+    expect(writtenDown(inProduct('11', '9', 'resale'))).toEqual([null, null]);
+    expect(writtenDown(inProduct('8', '9', 'resale', { archived: true }))).toEqual([null, null]);
+  });
+
+  // IAS 2.32: stock at 10, price of today 6, a lamp that brings 7: below the 10 that are in it, so down to 6.
+  it('is compared at its book value with what it goes into, and not at the price of today', () => {
+    expect(writtenDown(inProduct('8', '6'))).toEqual(['40', '6']);
+    expect(writtenDown(inProduct('11', '6'))).toEqual([null, null]);
+    expect(writtenDown(inProduct('8', '12'))).toEqual([null, null]);
   });
 
   it('is a loose end below zero, and at its reorder level', () => {

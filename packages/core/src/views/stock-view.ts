@@ -26,7 +26,9 @@ export interface StockRowView {
   readonly perBaseUnit: FigureView | null;
   readonly average: FigureView | null;
   readonly oldest: FigureView | null;
-  readonly replacement: FigureView | null;
+  /** What a base unit is written down to, and whether these are goods for resale. */
+  readonly writtenDownTo: FigureView | null;
+  readonly isForResale: boolean;
   readonly writeDown: FigureView | null;
   readonly isBelowZero: boolean;
 }
@@ -34,7 +36,7 @@ export interface StockRowView {
 /** The stock of a material; null where nothing of it was ever moved. */
 export function stockRowView(evaluation: Evaluation, materialId: string): StockRowView | null {
   const found = evaluation.read(stockOnHand, materialId);
-  const { replacement, writeDown } = evaluation.read(netRealisable, materialId);
+  const { writtenDownTo, writeDown, isForResale } = evaluation.read(netRealisable, materialId);
   if (found.quantity === null) return null;
   const some = (member: 'perBaseUnit' | 'average' | 'oldest') =>
     found[member] && shown(evaluation, stockOnHand, materialId, member);
@@ -44,7 +46,8 @@ export function stockRowView(evaluation: Evaluation, materialId: string): StockR
     perBaseUnit: some('perBaseUnit'),
     average: some('average'),
     oldest: some('oldest'),
-    replacement: replacement && shown(evaluation, netRealisable, materialId, 'replacement'),
+    writtenDownTo: writtenDownTo && shown(evaluation, netRealisable, materialId, 'writtenDownTo'),
+    isForResale,
     writeDown: writeDown && shown(evaluation, netRealisable, materialId, 'writeDown'),
     isBelowZero: found.quantity.amount?.isNegative() ?? false,
   };

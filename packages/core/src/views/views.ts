@@ -47,7 +47,9 @@ import { overviewView } from './overview-view.js';
 import { profitView } from './profit-view.js';
 import { runYearView } from './run-year-view.js';
 import { candidateView, priceView, productView } from './sale-view.js';
-import { landedPricesView, shipmentChargeView, shipmentLineView, shipmentView } from './shipment-view.js';
+import { landedPricesView } from './landed-prices-view.js';
+import { shipmentPostingView } from './shipment-posting-view.js';
+import { shipmentChargeView, shipmentLineView, shipmentView } from './shipment-view.js';
 import { shipmentRulesView } from './shipment-rules-view.js';
 import { receiptToPostView, receivedView, stockPeriodView, stockRowView, stockTotalView } from './stock-view.js';
 import { usesView } from './uses-view.js';
@@ -94,6 +96,7 @@ export const VIEWS = {
   landedSales: (evaluation: Evaluation, id: string) => landedSalesView(evaluation, id),
   landedSheet: (evaluation: Evaluation, id: string) => landedSheetView(evaluation, id),
   landedPrices: (evaluation: Evaluation, id: string) => landedPricesView(evaluation, id),
+  shipmentPosting: (evaluation: Evaluation, id: string) => shipmentPostingView(evaluation, id),
   orderQuantities: (evaluation: Evaluation, id: string) => orderView(evaluation, id),
   toOrder: (evaluation: Evaluation, _id: string) => toOrderView(evaluation),
   stockTotal: (evaluation: Evaluation, _id: string) => stockTotalView(evaluation),

@@ -50,7 +50,7 @@ function profileColumns(locale: string, currency: string): Column<Profile, Parti
     fieldColumn<Profile>('customsProfile', 'name', locale, { placeholder: 'A country' }),
     fieldColumn<Profile>('customsProfile', 'valueKind', locale, { words: VALUE_WORDS }),
     own('importTaxPercent'),
-    own('importTaxRecovered', 'Recovered'),
+    own('importTax', 'Import tax recovered'),
     own('taxOnDuty', 'Tax on duty'),
     own('taxOnFreight', 'on freight'),
     own('taxOnInsurance', 'on insurance'),

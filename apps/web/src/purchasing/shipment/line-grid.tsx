@@ -138,5 +138,6 @@ function lineColumns(
       'origin',
     ] as const
   ).map((field) => own(field));
-  return [columns, [...(isAtCustoms ? [] : customs), forms, ...more]];
+  const tax = [own('taxPercent'), own('taxInside')];
+  return [columns, [...tax, ...(isAtCustoms ? [] : customs), forms, ...more]];
 }

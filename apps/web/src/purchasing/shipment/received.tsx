@@ -19,6 +19,7 @@ import { noticed } from '../../state/notices-slice.js';
 import { useAppDispatch } from '../../state/store.js';
 import { today } from '../../state/today.js';
 import { materialName } from './line-grid.js';
+import { postingOperations } from './posting-operations.js';
 
 type Shipment = StoredRow<'shipment'>;
 type Line = StoredRow<'shipmentLine'>;
@@ -79,20 +80,31 @@ function ReceiptForm({ shipment, lines, received }: PartsProps & { readonly ship
       const { good, lost, abnormal } = arrivedOf(line);
       return [good, lost, abnormal].every((amount) => amount === '0') ? [] : [{ line, good, lost, abnormal }];
     });
+    const [postingView] = shipment.postedOn === null ? await engine.ask('shipmentPosting', [shipment.id]) : [];
     const views = await engine.ask(
       'receiptToPost',
       arrived.map(({ line, good, lost, abnormal }) => [line.id, good, lost, abnormal].join('@')),
     );
     if (arrived.length === 0) return say('Nothing is entered as received.', true);
-    if (views.some(({ stored }) => stored === null))
-      return say('The landed cost has to be complete before goods are received at it.', true);
+    const missing = postingView?.missing ?? [];
+    if (missing.length > 0 || views.some(({ stored }) => stored === null))
+      return say(
+        `The landed cost has to be complete before goods are received at it${missing.length === 0 ? '' : `: ${missing.join('; ')}`}.`,
+        true,
+      );
     const operations = arrived.flatMap(({ line, good, lost, abnormal }, index) =>
       receiptOf(line, date, { good, lost, abnormal }, views[index] as ReceiptToPostView),
     );
     // What is not entered now is still to come.
     const isAll = arrived.length === open.length && views.every(({ stored }) => stored?.isLast);
-    const state = isAll && shipment.state === 'ordered' ? updateOf('shipment', shipment, { state: 'received' }) : [];
-    const [problem] = edit([...state, ...operations]);
+    const becomes = isAll && shipment.state === 'ordered' ? ('received' as const) : undefined;
+    const posted =
+      postingView === undefined
+        ? becomes === undefined
+          ? []
+          : updateOf('shipment', shipment, { state: becomes })
+        : postingOperations(postingView, becomes);
+    const [problem] = edit([...posted, ...operations]);
     setEntered({});
     say(problem?.sentence ?? 'Posted into stock at the landed cost of today.', problem !== undefined);
   };

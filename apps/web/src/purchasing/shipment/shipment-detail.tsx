@@ -21,6 +21,7 @@ import { LandedSales } from './landed-sales.js';
 import { LineGrid } from './line-grid.js';
 import { LoadTable } from './load-table.js';
 import { PaymentsGrid } from './payments-grid.js';
+import { PostedBand } from './posted-band.js';
 import { Received } from './received.js';
 import { ShipmentRules } from './shipment-rules.js';
 import { ShipmentWay } from './shipment-way.js';
@@ -139,6 +140,7 @@ function GoodsAndCharges({ shipment }: { readonly shipment: Shipment }) {
       {shipment.state === 'settled' && (
         <p className="text-soft mt-1.5">Settled: nothing of it can be changed. Choose another state to correct it.</p>
       )}
+      <PostedBand key={`${shipment.id} ${shipment.postedOn ?? ''}`} shipment={shipment} />
       {view && <ShipmentWay shipment={shipment} stops={view.stops} onChoose={setSelected} />}
       {view && <GapList gaps={view.landed.gaps} />}
       <LineGrid shipment={shipment} />

@@ -12,21 +12,19 @@ import { useAppDispatch } from '../../state/store.js';
  * and what came on top as the landed add-on. One undo takes it all back.
  */
 export function UseAsPrices({ shipment }: { readonly shipment: StoredRow<'shipment'> }) {
-  const prices = useView('landedPrices', shipment.id) ?? [];
+  const { prices, missing } = useView('landedPrices', shipment.id) ?? { prices: [], missing: [] };
   const edit = useEdit();
   const mayEdit = useMayEdit();
   const { locale } = useSettings();
   const dispatch = useAppDispatch();
-  if (!mayEdit || prices.length === 0) return null;
-  const isWhole = prices.every(({ addOn }) => addOn !== null);
+  if (!mayEdit || (prices.length === 0 && missing.length === 0)) return null;
   const use = () => {
-    const operations = prices.flatMap(({ materialId, unit, price, quantity, addOn }): Operation[] => {
+    const operations = prices.flatMap(({ materialId, addOn, ...price }): Operation[] => {
       const material = model.rows.row('material', materialId);
       if (material === undefined) return [];
-      const { supplierId, currency, date } = shipment;
-      const of = { materialId, supplierId, currency, validFrom: date, packUnit: unit };
+      const { supplierId, date } = shipment;
       return [
-        createOf('supplierPrice', newId(), { ...of, packQuantity: '1', price, orderedPacks: quantity }),
+        createOf('supplierPrice', newId(), { ...price, materialId, supplierId, validFrom: date, orderedPacks: '1' }),
         ...updateOf('material', material, {
           landedAddOn: addOn === '0' ? null : addOn,
           landedAddOnBasis: 'amount per base unit',
@@ -39,13 +37,13 @@ export function UseAsPrices({ shipment }: { readonly shipment: StoredRow<'shipme
   };
   return (
     <p className="mt-3 flex flex-wrap items-center gap-3">
-      <button type="button" className="btn" disabled={!isWhole} onClick={use}>
+      <button type="button" className="btn" disabled={missing.length > 0} onClick={use}>
         Use for planning
       </button>
       <span className="text-soft">
-        {isWhole
+        {missing.length === 0
           ? 'Sets the price and the landed add-on of each material from this shipment.'
-          : 'The landed cost has to be complete before materials are planned by it.'}
+          : `The landed cost has to be complete before materials are planned by it: ${missing.join('; ')}.`}
       </span>
     </p>
   );

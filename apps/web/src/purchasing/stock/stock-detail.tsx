@@ -91,9 +91,11 @@ function InStock({
       {view.writeDown && (
         <p className="alert alert-warning alert-soft mt-1.5">
           <span>
-            The stock is worth <Amount figure={view.writeDown} digits={2} withUnit /> more than it brings: what it goes
-            into sells below cost, and buying it again would cost{' '}
-            <Amount figure={view.replacement ?? undefined} digits={4} /> {currency} per {unit}.
+            The stock is worth <Amount figure={view.writeDown} digits={2} withUnit /> more than it brings:{' '}
+            {view.isForResale
+              ? 'sold, less the costs to sell it, it brings'
+              : 'what it goes into sells below cost, and buying it again would cost'}{' '}
+            <Amount figure={view.writtenDownTo ?? undefined} digits={4} /> {currency} per {unit}.
           </span>
         </p>
       )}

@@ -21,7 +21,7 @@ import {
 import { linesAreOfOneItem, piecesDoNotGrow, usesAreOfOneMachine, wasteLeavesSomething } from './production.js';
 import { referencesLead, stillUsed } from './references.js';
 import type { RowRule, WrittenRow } from './rule.js';
-import { entryFeesAreInOrder, partsAreOfOneShipment, settledProblems } from './shipments.js';
+import { entryFeesAreInOrder, partsAreOfOneShipment, postedProblems, settledProblems } from './shipments.js';
 import { baseUnitStays, movementsFit, receiptsFit } from './stock.js';
 import { bookUnitsHaveNamesOfTheirOwn, conversionsConvert, unitsAreKnown, unitStillUsed } from './units.js';
 
@@ -65,7 +65,12 @@ const ROW_RULES: readonly RowRule[] = [
 export function ruleProblems(book: BookReader, writes: readonly Write[], format = Number.POSITIVE_INFINITY): Problem[] {
   const ofRows = writes.flatMap((write) => writeProblems(book, write, format));
   const linked = writes.filter(isLinked).map(({ after }) => after as StoredRow<'billLine'>);
-  return [...ofRows, ...billProblems(book, linked, format), ...settledProblems(book, writes)];
+  return [
+    ...ofRows,
+    ...billProblems(book, linked, format),
+    ...settledProblems(book, writes),
+    ...postedProblems(book, writes),
+  ];
 }
 
 function isLinked({ kind, before, after }: Write): boolean {

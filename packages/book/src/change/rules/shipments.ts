@@ -61,11 +61,53 @@ export function settledProblems(book: BookReader, writes: readonly Write[]): Pro
   });
 }
 
-/** True where a settled shipment is edited or removed without its state being changed. */
+/** True where a settled shipment is edited or removed without its state being changed, or being posted or opened again. */
 const isHeldItself = (before: StoredRow | null, after: StoredRow | null) =>
   before !== null &&
   fieldValue(before, 'state') === 'settled' &&
-  (after === null || fieldValue(after, 'state') === 'settled');
+  (after === null ||
+    (fieldValue(after, 'state') === 'settled' && fieldValue(after, 'postedOn') === fieldValue(before, 'postedOn')));
+
+/** What of a posted shipment and its charges may still be written: bills come after the goods. */
+const FREE_WHEN_POSTED: Partial<Readonly<Record<Kind, ReadonlySet<string>>>> = {
+  shipment: new Set(['name', 'state', 'note', 'supplierId']),
+  shipmentCharge: new Set(['billed', 'billedRate', 'account', 'remark', 'position']),
+};
+
+/**
+ * Of a posted shipment what its goods cost stays as it was posted: its lines, its terms and rates, and what its charges were
+ * estimated at. Bills and payments come after it, and charges that nobody had thought of. It can be opened again, and
+ * corrected in the same change.
+ */
+export function postedProblems(book: BookReader, writes: readonly Write[]): Problem[] {
+  const shipmentWrites = new Map(writes.filter(({ kind }) => kind === 'shipment').map((write) => [write.id, write]));
+  const isPosted = (shipmentId: string | undefined) => {
+    if (shipmentId === undefined) return false;
+    const write = shipmentWrites.get(shipmentId);
+    if (write !== undefined)
+      return write.before !== null && write.after !== null && staysPosted(write.before, write.after);
+    const shipment = book.row('shipment', shipmentId);
+    return shipment !== undefined && fieldValue(shipment, 'postedOn') !== null;
+  };
+  return writes.flatMap(({ kind, id, before, after }) => {
+    const row = (after ?? before) as StoredRow;
+    const shipmentId = kind === 'shipment' ? id : PARTS[kind] && shipmentOfPart(book, kind, row);
+    if (kind === 'shipmentPayment' || !isPosted(shipmentId)) return [];
+    const free = FREE_WHEN_POSTED[kind];
+    if (free !== undefined && before === null) return [];
+    const touched =
+      before === null || after === null ? null : Object.keys(after).filter((field) => !isSame(before, after, field));
+    const field = touched === null ? undefined : touched.find((each) => each !== 'version' && !free?.has(each));
+    if (touched !== null && field === undefined) return [];
+    return [problem('shipment-posted', { kind, rowId: id, ...(field !== undefined && { field }) })];
+  });
+}
+
+const isSame = (before: StoredRow, after: StoredRow, field: string) =>
+  fieldValue(before, field) === fieldValue(after, field);
+
+const staysPosted = (before: StoredRow, after: StoredRow) =>
+  fieldValue(before, 'postedOn') !== null && isSame(before, after, 'postedOn');
 
 function shipmentOfPart(book: BookReader, kind: Kind, row: StoredRow): string | undefined {
   const found = fieldValue(row, PARTS[kind] ?? '') as string;

@@ -57,8 +57,16 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
   };
 
   const spring = add(
-    { name: 'Cane handles, first lot', state: 'settled', date: '2026-03-20', deliveryTerm: 'CIF', rate: '0.924' },
-    [{ ...HANDLES, quantity: '400', price: '1.98', weight: '21', volume: '0.16' }],
+    {
+      ...{ name: 'Cane handles, first lot', state: 'settled', date: '2026-03-20', deliveryTerm: 'CIF', rate: '0.924' },
+      ...{ postedOn: '2026-03-24', postedTaxPercent: '0', postedImportTaxPercent: '0' },
+    },
+    [
+      {
+        ...{ ...HANDLES, quantity: '400', price: '1.98', weight: '21', volume: '0.16' },
+        ...{ postedDuty: '21.95', postedImportTax: '211.25' },
+      },
+    ],
     [
       { type: 'port', amount: '38', more: { billed: '41.50' } },
       { type: 'customs clearance', amount: '65', more: { billed: '65' } },
@@ -72,11 +80,19 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
   book.add('shipmentPayment', { shipmentId: spring.shipmentId, date: '2026-04-15', amount: '554.40', rate: '0.931' });
 
   const autumn = add(
-    { name: 'Cork trivets, new lot', state: 'ordered', date: '2026-10-12', deliveryTerm: 'FOB' },
-    [{ ...TRIVETS, quantity: '240', price: '3.30', weight: '62', volume: '0.74' }],
+    {
+      ...{ name: 'Cork trivets, new lot', state: 'ordered', date: '2026-10-12', deliveryTerm: 'FOB', rate: '0.928' },
+      ...{ postedOn: '2026-10-19', postedTaxPercent: '0', postedImportTaxPercent: '0' },
+    },
     [
-      { type: 'freight', amount: '210', currency: 'USD', basis: 'volume', more: { billed: '236' } },
-      { type: 'insurance', amount: '0.6', currency: 'USD', more: { per: 'percent of value' } },
+      {
+        ...{ ...TRIVETS, quantity: '240', price: '3.30', weight: '62', volume: '0.74' },
+        ...{ postedDuty: '0', postedImportTax: '272.64' },
+      },
+    ],
+    [
+      { type: 'freight', amount: '210', currency: 'USD', basis: 'volume', more: { billed: '236', rate: '0.928' } },
+      { type: 'insurance', amount: '0.6', currency: 'USD', more: { per: 'percent of value', rate: '0.928' } },
       { type: 'port', amount: '42', onlyLine: 0 },
       ...AT_HOME,
     ],

@@ -15,17 +15,41 @@ const ONE_LINE = constant('One line', '1', NUMBER, 'definition');
 const CUBIC_CENTIMETRES = constant('cm³ in one m³', '1000000', unit('cm³').per(unit('m³')), 'definition');
 
 /**
- * The lines that bear a charge: those that were chosen for it, else those on which its rule wins, else all of its shipment.
+ * The lines that bear a charge: those that were chosen for it, else all of its shipment where no rule gave it, else those of
+ * its rule. While the rule says the amount, these are the lines on which it wins today, perhaps none. A charge that was
+ * typed or billed keeps its lines: those that the rule fits, but for lines of a more specific rule that has a charge of its
+ * own here; where the rule fits none any more, all of the shipment, so that nothing that is paid is lost.
  */
 export function bearingLines(sheet: Sheet, charge: Charge): readonly Line[] {
+  const estimated = estimatedLines(sheet, charge);
+  if (charge.ruleId === null || (charge.amount === null && charge.billed === null)) return estimated;
   const lines = linesOf(sheet, charge.shipmentId);
-  const chosen = new Set(sheet.rowsOf('chargedLine', 'chargeId', charge.id).map(({ lineId }) => lineId));
+  if (estimated.length === lines.length || chosenLines(sheet, charge).size > 0) return estimated;
+  const { fits } = sheet.read(ruleFits, charge.shipmentId);
+  const own = fits.find(({ ruleId }) => ruleId === charge.ruleId);
+  const charged = new Set(chargesWithRules(sheet, charge.shipmentId));
+  const rivals = fits.filter(({ ruleId }) => own?.lostTo.includes(ruleId) && charged.has(ruleId));
+  const taken = new Set(rivals.flatMap(({ fittingIds }) => fittingIds));
+  const kept = new Set(own?.fittingIds.filter((id) => !taken.has(id)));
+  return kept.size === 0 ? lines : lines.filter(({ id }) => kept.has(id));
+}
+
+/** The lines over which a charge is estimated: those that were chosen, those on which its rule wins today, or all. */
+export function estimatedLines(sheet: Sheet, charge: Charge): readonly Line[] {
+  const lines = linesOf(sheet, charge.shipmentId);
+  const chosen = chosenLines(sheet, charge);
   if (chosen.size > 0) return lines.filter(({ id }) => chosen.has(id));
-  if (charge.ruleId === null || charge.amount !== null) return lines;
+  if (charge.ruleId === null) return lines;
   const fit = sheet.read(ruleFits, charge.shipmentId).fits.find(({ ruleId }) => ruleId === charge.ruleId);
   const won = new Set(fit?.lineIds);
   return lines.filter(({ id }) => won.has(id));
 }
+
+const chosenLines = (sheet: Sheet, { id }: Charge): ReadonlySet<string> =>
+  new Set(sheet.rowsOf('chargedLine', 'chargeId', id).map(({ lineId }) => lineId));
+
+const chargesWithRules = (sheet: Sheet, shipmentId: string): readonly string[] =>
+  sheet.rowsOf('shipmentCharge', 'shipmentId', shipmentId).flatMap(({ ruleId }) => ruleId ?? []);
 
 /** What each line has of a basis, and what all have together, in one unit. */
 export interface Basis {

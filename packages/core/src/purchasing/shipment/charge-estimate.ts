@@ -15,7 +15,7 @@ import { compared, decimal } from '../../number/index.js';
 import { PERCENT, unit } from '../../quantity/index.js';
 import { bookCurrency, numberIn, type Sheet } from '../../sheet/index.js';
 import { purchasingGap } from '../gaps.js';
-import { basisOver, bearingLines, chargeableWeight } from './charge-basis.js';
+import { basisOver, bearingLines, chargeableWeight, estimatedLines } from './charge-basis.js';
 import { inBookCurrency } from './exchange.js';
 import { formulaFigure, readFormula } from './formula.js';
 import { shipmentGoods } from './shipment-goods.js';
@@ -45,8 +45,9 @@ interface Estimated {
  * or without one for so much; a formula that is none, or that divides by zero; a measure that a line lacks.
  */
 export function chargeEstimate(sheet: Sheet, charge: Charge, subject: string): Figure {
-  const estimated: Estimated = { sheet, charge, subject, lines: bearingLines(sheet, charge) };
   const rule = charge.amount === null ? sheet.row('chargeRule', charge.ruleId ?? '') : undefined;
+  const lines = rule === undefined ? bearingLines(sheet, charge) : estimatedLines(sheet, charge);
+  const estimated: Estimated = { sheet, charge, subject, lines };
   if (rule === undefined) return atRate(estimated, 'shipmentCharge', charge);
   const refuse = (code: 'rule-fits-no-more' | 'rule-in-another-currency', field: string) =>
     missing(

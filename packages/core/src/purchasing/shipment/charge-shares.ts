@@ -1,7 +1,8 @@
-import { CHARGE_BASES, type ChargeBasis } from '@nuvar/book';
+import { CHARGE_BASES, type ChargeBasis, type RowOf } from '@nuvar/book';
 import { apportionedShares, type Figure, rounded } from '../../figure/index.js';
 import { minorUnit } from '../../money/index.js';
-import { bookCurrency, type Calculation } from '../../sheet/index.js';
+import type { Decimal } from '../../number/index.js';
+import { bookCurrency, type Calculation, type Sheet } from '../../sheet/index.js';
 import { purchasingGap } from '../gaps.js';
 import { basisOver, bearingLines } from './charge-basis.js';
 import { lineName } from './line-measures.js';
@@ -10,7 +11,8 @@ import { chargeAmount, chargeName } from './shipment-charge.js';
 /**
  * What each line bears of a charge, by the id of the line, in minor units that sum to the charge (largest remainder; ties
  * go to the earlier line; a credit takes a negative share). The id is that of the charge, "charge@weight" for what the lines would
- * bear under another basis, or "charge@estimate" for what they bear of the estimate of a charge that is billed. Gaps: a line lacks the measure, or the lines have none of it together.
+ * bear under another basis, "charge@estimate" for what they bear of the estimate of a charge that is billed, or
+ * "charge@customs" and "charge@estimate at customs" for what the customs take it for. Gaps: a line lacks the measure, or the lines have none of it together.
  */
 export const chargeShares: Calculation<Record<string, Figure>> = {
   name: 'chargeShares',
@@ -22,12 +24,8 @@ export const chargeShares: Calculation<Record<string, Figure>> = {
     const lines = bearingLines(sheet, charge);
     const basis = isBasis(asked) ? asked : charge.basis;
     const { ofLines, total } = basisOver(sheet, charge, basis, lines);
-    const { amount: counted, estimate } = sheet.read(chargeAmount, chargeId);
     const step = minorUnit(bookCurrency(sheet));
-    const amount =
-      asked === 'estimate'
-        ? rounded({ name: 'Estimate', subject: chargeName(charge) }, estimate, step, sheet.settings().rounding)
-        : counted;
+    const amount = sharedAmount(sheet, charge, asked, step);
     const bearers = lines.map((line, index) => ({
       called: { name: `Share of ${chargeName(charge)}`, subject: lineName(sheet, line) },
       basis: ofLines[index] as Figure,
@@ -39,5 +37,19 @@ export const chargeShares: Calculation<Record<string, Figure>> = {
     return Object.fromEntries(lines.map((line, index) => [line.id, shares[index] as Figure]));
   },
 };
+
+function sharedAmount(sheet: Sheet, charge: RowOf<'shipmentCharge'>, asked: string | undefined, step: Decimal): Figure {
+  const { amount, estimate, atCustoms, estimateAtCustoms } = sheet.read(chargeAmount, charge.id);
+  switch (asked) {
+    case 'estimate':
+      return rounded({ name: 'Estimate', subject: chargeName(charge) }, estimate, step, sheet.settings().rounding);
+    case 'customs':
+      return atCustoms;
+    case 'estimate at customs':
+      return estimateAtCustoms;
+    default:
+      return amount;
+  }
+}
 
 const isBasis = (text: string | undefined): text is ChargeBasis => CHARGE_BASES.includes(text as ChargeBasis);

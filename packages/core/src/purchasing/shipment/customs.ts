@@ -13,13 +13,16 @@ import {
   sum,
 } from '../../figure/index.js';
 import { minorUnit } from '../../money/index.js';
-import { PERCENT, unit } from '../../quantity/index.js';
+import { decimal } from '../../number/index.js';
+import { PERCENT } from '../../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { purchasingGap } from '../gaps.js';
 import { chargeShares } from './charge-shares.js';
 import { dutyOn, type DutyTerms, dutyTerms, valueWithoutDuty } from './duty.js';
 import { ADDITIONS, CHARGE_WORDS, INLAND, isInSellersPrice, TO_ENTRY, TO_EXPORT } from './delivery.js';
+import { customsRate } from './exchange.js';
 import { lineMeasures, lineName, linesOf } from './line-measures.js';
+import { missingCharge, missingCharges } from './missing-charges.js';
 import { chargesOf } from './shipment-charge.js';
 import { shipmentGoods } from './shipment-goods.js';
 
@@ -43,12 +46,17 @@ interface Declared {
   readonly shipment: Shipment;
   readonly profile: Profile;
   readonly line: Line;
+  /** True where billed charges count by their estimates. */
+  readonly isEstimated: boolean;
   /** What it is called in a sentence. */
   readonly subject: string;
 }
 
 /**
- * Customs value, duty and import tax of a line in the currency of the book.
+ * Customs value, duty and import tax of a line in the currency of the book; the id is that of the line, or "line@estimate"
+ * for what they would be by the estimates of billed charges. What was paid ahead moves none of them: they take the rate of
+ * the customs, else the shipment's own. Tax on a charge is no part of a customs value. Once posted, duty and import tax are
+ * those that were posted.
  *
  * - Customs value: the invoice, with the carriage that the buyer pays to the place of entry (CIF) or of export (FOB), less
  *   what the price holds beyond it. Out of a price that holds duty (DDP) the duty is taken (`valueWithoutDuty`).
@@ -67,13 +75,14 @@ export const lineCustoms: Calculation<LineCustoms> = {
     taxBase: 'What the import tax on the line is taken of.',
     importTax: 'Import tax on the line.',
   },
-  work(sheet, lineId) {
+  work(sheet, id) {
+    const [lineId = '', asked] = id.split('@');
     const line = sheet.row('shipmentLine', lineId);
     const shipment = line && sheet.row('shipment', line.shipmentId);
     const profile = shipment && sheet.row('customsProfile', shipment.customsProfileId ?? '');
     if (line === undefined || shipment === undefined || profile === undefined) return NO_CUSTOMS;
     const subject = lineName(sheet, line);
-    const declared: Declared = { sheet, shipment, profile, line, subject };
+    const declared: Declared = { sheet, shipment, profile, line, isEstimated: asked === 'estimate', subject };
     const terms = dutyTerms(sheet, line, subject);
     const taxRate = sheet.input('customsProfile', profile, 'importTaxPercent', {
       name: 'Import tax rate',
@@ -81,12 +90,29 @@ export const lineCustoms: Calculation<LineCustoms> = {
       unit: PERCENT,
     });
     const customsValue = customsValueOf(declared, terms);
-    const duty = inMinorUnits(sheet, dutyOn(sheet, terms, customsValue, subject));
+    const duty =
+      asPosted(sheet, line, 'postedDuty', 'Duty', subject) ??
+      inMinorUnits(sheet, dutyOn(sheet, terms, customsValue, subject));
     const taxBase = taxBaseOf(declared, customsValue, duty);
-    const importTax = inMinorUnits(sheet, percentOf({ name: 'Import tax', subject }, taxRate, taxBase));
+    const importTax =
+      asPosted(sheet, line, 'postedImportTax', 'Import tax', subject) ??
+      inMinorUnits(sheet, percentOf({ name: 'Import tax', subject }, taxRate, taxBase));
     return { customsValue, duty, taxBase, importTax };
   },
 };
+
+/** What the customs took of a line when it was posted; null where nothing of it was. */
+function asPosted(
+  sheet: Sheet,
+  line: Line,
+  field: 'postedDuty' | 'postedImportTax' | 'postedEntryFee',
+  name: string,
+  subject: string,
+): Figure | null {
+  return line[field] === null
+    ? null
+    : sheet.input('shipmentLine', line, field, { name: `${name} as posted`, subject, unit: money(sheet) });
+}
 
 const inMinorUnits = (sheet: Sheet, figure: Figure): Figure =>
   rounded(
@@ -99,24 +125,19 @@ const inMinorUnits = (sheet: Sheet, figure: Figure): Figure =>
 /** The value of a line at the rate of the customs, where they publish one. */
 function invoiceValue({ sheet, shipment, line, subject }: Declared): Figure {
   const { value } = sheet.read(lineMeasures, line.id);
-  const { rate } = sheet.read(shipmentGoods, shipment.id);
-  if (rate === null) return value;
-  const atCustoms =
-    shipment.customsRate === null
-      ? rate
-      : sheet.input('shipment', shipment, 'customsRate', {
-          name: 'Customs rate',
-          subject: shipment.name,
-          unit: money(sheet).per(unit(shipment.currency)),
-        });
+  const { ownRate } = sheet.read(shipmentGoods, shipment.id);
+  if (ownRate === null) return value;
+  const atCustoms = customsRate(sheet, shipment, shipment.currency) ?? ownRate;
   return multiplied({ name: 'Value at customs', subject }, value, atCustoms);
 }
 
 /** The shares of a line in charges of some types: those that the buyer pays, or those that the price holds. */
-function sharesOf({ sheet, line }: Declared, types: readonly ChargeType[], inPrice: boolean): Figure[] {
+function sharesOf({ sheet, line, isEstimated }: Declared, types: readonly ChargeType[], inPrice: boolean): Figure[] {
   return chargesOf(sheet, line.shipmentId)
     .filter((charge) => charge.inPrice === inPrice && types.includes(charge.type))
-    .flatMap(({ id }) => sheet.read(chargeShares, id)[line.id] ?? []);
+    .flatMap(
+      ({ id }) => sheet.read(chargeShares, `${id}@${isEstimated ? 'estimate at customs' : 'customs'}`)[line.id] ?? [],
+    );
 }
 
 function customsValueOf(declared: Declared, terms: DutyTerms): Figure {
@@ -127,7 +148,11 @@ function customsValueOf(declared: Declared, terms: DutyTerms): Figure {
   const beyond = isCif ? inland : [...TO_ENTRY, ...inland];
   const called = (name: string) => ({ name, subject });
   const invoice = invoiceValue(declared);
-  const added = sharesOf(declared, within, false);
+  const asked = missingCharges(sheet, shipment.id).filter((type) => within.includes(type));
+  const added = [
+    ...sharesOf(declared, within, false),
+    ...asked.map((type) => missingCharge(sheet, shipment.id, type, subject)),
+  ];
   const takenOff = [...sharesOf(declared, beyond, true), ...notStated(declared)];
   const whole = added.length === 0 ? invoice : sum(called('With carriage'), money(sheet), [invoice, ...added]);
   const off = sum(called('Beyond the customs value'), money(sheet), takenOff);
@@ -141,7 +166,8 @@ function notStated({ sheet, shipment, profile, subject }: Declared): Figure[] {
   const needed: readonly ChargeType[] = [
     'trucking',
     'customs clearance',
-    ...(profile.valueKind === 'CIF' ? [] : ['freight' as const]),
+    ...(profile.valueKind === 'CIF' ? [] : TO_ENTRY),
+    ...(decimal(profile.importTaxPercent).isZero() ? [] : ['import tax' as const]),
   ];
   const stated = new Set(
     chargesOf(sheet, shipment.id)
@@ -165,12 +191,18 @@ function taxBaseOf(declared: Declared, customsValue: Figure, duty: Figure): Figu
   const both = (types: readonly ChargeType[]) => [false, true].flatMap((inPrice) => sharesOf(declared, types, inPrice));
   const isFob = profile.valueKind === 'FOB';
   const stated = sharesOf(declared, ['duty'], false);
+  const within: readonly ChargeType[] = [
+    ...(profile.taxOnFreight && isFob ? ['freight' as const] : []),
+    ...(profile.taxOnInsurance && isFob ? ['insurance' as const] : []),
+    ...(profile.taxOnInland ? INLAND.filter((type) => type !== 'handling') : []),
+  ];
+  const carriage = TO_ENTRY.filter((type) => within.includes(type));
+  const asked = missingCharges(sheet, declared.shipment.id).filter((type) => carriage.includes(type));
   return sum({ name: 'Import tax base', subject }, money(sheet), [
     customsValue,
     ...(profile.taxOnDuty ? (stated.length > 0 ? stated : [duty]) : []),
-    ...(profile.taxOnFreight && isFob ? both(['freight']) : []),
-    ...(profile.taxOnInsurance && isFob ? both(['insurance']) : []),
-    ...(profile.taxOnInland ? both(INLAND.filter((type) => type !== 'handling')) : []),
+    ...both(within),
+    ...asked.map((type) => missingCharge(sheet, declared.shipment.id, type, subject)),
   ]);
 }
 
@@ -183,19 +215,24 @@ export interface EntryFee {
 
 /**
  * Entry fee = customs value of the shipment x rate, at least the smallest and at most the largest, in minor units, shared
- * over the lines by customs value.
+ * over the lines by customs value; once posted, as it was posted. The id is that of the shipment, or "shipment@estimate" for
+ * what it would be by the estimates of billed charges.
  */
 export const entryFee: Calculation<EntryFee> = {
   name: 'entryFee',
   meanings: { fee: 'What the customs take for the entry of the shipment.' },
-  work(sheet, shipmentId) {
+  work(sheet, id) {
+    const [shipmentId = '', asked] = id.split('@');
     const shipment = sheet.row('shipment', shipmentId);
+    const lines = linesOf(sheet, shipmentId);
+    if (shipment !== undefined && lines.some(({ postedEntryFee }) => postedEntryFee !== null))
+      return postedFee(sheet, shipment, lines);
     const profile = shipment && sheet.row('customsProfile', shipment.customsProfileId ?? '');
     if (shipment === undefined || profile === undefined || profile.entryFeePercent === null)
       return { fee: null, ofLines: {} };
     const subject = shipment.name;
-    const lines = linesOf(sheet, shipmentId);
-    const values = lines.flatMap(({ id }) => sheet.read(lineCustoms, id).customsValue ?? []);
+    const suffix = asked === undefined ? '' : `@${asked}`;
+    const values = lines.flatMap((line) => sheet.read(lineCustoms, `${line.id}${suffix}`).customsValue ?? []);
     const total = sum({ name: 'Customs value', subject }, money(sheet), values);
     const called = { name: 'Entry fee', subject };
     const input = (
@@ -239,3 +276,15 @@ export const entryFee: Calculation<EntryFee> = {
     return { fee, ofLines: Object.fromEntries(lines.map(({ id }, index) => [id, shares[index] as Figure])) };
   },
 };
+
+function postedFee(sheet: Sheet, shipment: Shipment, lines: readonly Line[]): EntryFee {
+  const ofLines = lines.flatMap((line) => {
+    const posted = asPosted(sheet, line, 'postedEntryFee', 'Entry fee', lineName(sheet, line));
+    return posted === null ? [] : [[line.id, posted] as const];
+  });
+  const parts = ofLines.map(([, posted]) => posted);
+  return {
+    fee: sum({ name: 'Entry fee as posted', subject: shipment.name }, money(sheet), parts),
+    ofLines: Object.fromEntries(ofLines),
+  };
+}

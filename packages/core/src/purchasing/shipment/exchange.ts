@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { difference, type Figure, missing, multiplied, sum } from '../../figure/index.js';
+import { difference, type Figure, isWhole, missing, multiplied, sum } from '../../figure/index.js';
 import { unit } from '../../quantity/index.js';
 import { bookCurrency, dayIn, money, type Sheet } from '../../sheet/index.js';
 import { exchangeRate } from '../exchange-rate.js';
@@ -32,6 +32,16 @@ export function statedRate<K extends 'shipment' | 'shipmentCharge' | 'shipmentPa
   const values = { currency, day: dayIn(sheet, day), bookCurrency: bookCurrency(sheet) };
   return missing(leaf, purchasingGap('no-exchange-rate', { kind, id: row.id, field }, values));
 }
+
+/** The rate that the customs publish for the buying currency of a shipment; null where none is stated, or for another. */
+export const customsRate = (sheet: Sheet, shipment: RowOf<'shipment'>, currency: string): Figure | null =>
+  shipment.customsRate === null || currency !== shipment.currency
+    ? null
+    : sheet.input('shipment', shipment, 'customsRate', {
+        name: 'Customs rate',
+        subject: shipment.name,
+        unit: money(sheet).per(unit(currency)),
+      });
 
 /** An amount in the currency of the book. */
 export const inBookCurrency = (sheet: Sheet, called: string, subject: string, { amount, rate }: Owed): Figure =>
@@ -68,6 +78,8 @@ export function recognised(
       rate: rateOfPayment(sheet, payment, owed.currency, subject),
     }),
   );
+  // Nothing is left that would need a rate of its own.
+  if (isWhole(rest) && rest.amount.isZero()) return sum(name, money(sheet), paidInBook);
   const restInBook = inBookCurrency(sheet, 'Rest', subject, { ...owed, amount: rest });
   return sum(name, money(sheet), [...paidInBook, restInBook]);
 }
@@ -75,18 +87,29 @@ export function recognised(
 /**
  * What was gained (+) or lost (-) between recognition and settlement: amount paid x (rate of recognition - rate of the
  * payment). It goes to profit or loss, never into stock (IAS 21.28). Null where nothing was settled in another currency.
+ * Gap, in any currency: more was paid in all than is owed.
  */
 export function exchangeDifference(
   sheet: Sheet,
   subject: string,
-  { currency, rate }: Owed,
+  { amount, currency, rate }: Owed,
   payments: readonly RowOf<'shipmentPayment'>[],
 ): Figure | null {
-  const settled = payments.filter(({ timing, amount }) => timing === 'at settlement' && amount !== null);
+  const paid = payments.filter((payment) => payment.amount !== null);
+  const last = paid.at(-1);
+  if (last === undefined) return null;
+  const amounts = paid.map((payment) => paidAmount(sheet, payment, currency, subject));
+  const rest = difference({ name: 'Rest', subject }, amount, sum({ name: 'Paid', subject }, unit(currency), amounts));
+  if (rest.amount?.isNegative()) {
+    const place = { kind: 'shipmentPayment', id: last.id, field: 'amount' } as const;
+    const called = { name: 'Exchange difference', subject, unit: money(sheet) };
+    return missing(called, purchasingGap('paid-more-than-owed', place, { subject }), [rest]);
+  }
+  const settled = paid.filter(({ timing }) => timing === 'at settlement');
   if (rate === null || settled.length === 0) return null;
   const gains = settled.map((payment) => {
-    const paid = rateOfPayment(sheet, payment, currency, subject) as Figure;
-    const change = difference({ name: 'Change of the rate', subject }, rate, paid);
+    const atPayment = rateOfPayment(sheet, payment, currency, subject) as Figure;
+    const change = difference({ name: 'Change of the rate', subject }, rate, atPayment);
     return multiplied({ name: 'Exchange difference', subject }, paidAmount(sheet, payment, currency, subject), change);
   });
   return sum({ name: 'Exchange difference', subject }, money(sheet), gains);

@@ -22,6 +22,7 @@ export { CARRIERS, load } from './load.js';
 export { chargeAmount, chargeName, chargesOf } from './shipment-charge.js';
 export { FORMULA_NAMES, readFormula } from './formula.js';
 export { ruleFits, rulesThatFit } from './rule-fits.js';
+export { shipmentPosting, shipmentReopening, type PostedFields, type ShipmentPosting } from './shipment-posting.js';
 export { shipmentGoods } from './shipment-goods.js';
 
 /** The calculations of shipments whose figures can be asked for by key. */

@@ -1,15 +1,30 @@
 import { type ChargeTreatment, type ChargeType, type RowOf } from '@nuvar/book';
-import { difference, type Figure, multiplied, ofMissingRow, quotient, shareOf, sum } from '../../figure/index.js';
+import {
+  difference,
+  type Figure,
+  multiplied,
+  ofMissingRow,
+  percentOf,
+  quotient,
+  rounded,
+  shareOf,
+  sum,
+} from '../../figure/index.js';
+import { minorUnit } from '../../money/index.js';
+import { decimal } from '../../number/index.js';
 import { PERCENT, unit } from '../../quantity/index.js';
-import { type Calculation, money, type Sheet } from '../../sheet/index.js';
+import { bookCurrency, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { convertedFor } from '../converted.js';
 import { purchasingGap } from '../gaps.js';
+import { bearingLines } from './charge-basis.js';
 import { chargeShares } from './charge-shares.js';
 import { entryFee, lineCustoms } from './customs.js';
-import { isInSellersPrice } from './delivery.js';
+import { CHARGE_WORDS, isInSellersPrice } from './delivery.js';
 import { lineMeasures, lineName } from './line-measures.js';
-import { chargeName, chargesOf } from './shipment-charge.js';
+import { missingCharge, missingCharges } from './missing-charges.js';
+import { chargeAmount, chargeName, chargesOf } from './shipment-charge.js';
 import { shipmentGoods } from './shipment-goods.js';
+import { unrecoveredImportTax, unrecoveredOf } from './shipment-tax.js';
 
 /** What a line bears of one charge, or of what the customs take. */
 export interface LandedPart {
@@ -19,6 +34,8 @@ export interface LandedPart {
   readonly label: string;
   readonly treatment: ChargeTreatment;
   readonly figure: Figure;
+  /** True for a charge of the delivery term of which nothing is stated. */
+  readonly isMissing: boolean;
 }
 
 /** A line of a shipment at the buyer's door, in the currency of the book. */
@@ -42,10 +59,11 @@ export interface LandedLine {
 }
 
 /**
- * Landed cost of a line = its goods + its shares of the charges that go into stock value + the duty, import tax that is not
- * recovered and entry fee of the customs profile; per unit: / quantity. What goes to expense or is recovered stands apart
+ * Landed cost of a line = its goods, with the tax on them that is not recovered + its shares of the charges that go into stock
+ * value + the duty, import tax that is not recovered and entry fee of the customs profile; per unit: / quantity. What goes to expense or is recovered stands apart
  * (IAS 2.10, .11 and .16). A charge that the price holds costs nothing more. Where duty or import tax is a charge of its
- * own, that one counts and not what the profile makes of it. Gaps: whatever any of these lacks.
+ * own, that one counts and not what the profile makes of it. Gaps: whatever any of these lacks; a charge that no line bears, and a charge of the delivery
+ * term of which nothing is stated, of every line.
  */
 export const landedLine: Calculation<LandedLine> = {
   name: 'landedLine',
@@ -69,7 +87,8 @@ export const landedLine: Calculation<LandedLine> = {
     const { value, quantity } = sheet.read(lineMeasures, lineId);
     const { rate } = sheet.read(shipmentGoods, line.shipmentId);
     const called = (name: string) => ({ name, subject });
-    const goods = rate === null ? value : multiplied(called('Goods'), value, rate);
+    const net = rate === null ? value : multiplied(called('Goods'), value, rate);
+    const goods = goodsWithTax(sheet, line, net);
     const parts = partsOf(sheet, line);
     const total = (name: string, treatment: ChargeTreatment) =>
       sum(
@@ -121,10 +140,17 @@ function ofNoLine(sheet: Sheet, subject: string): LandedLine {
 /** What would come on top by the estimates; null where no charge of the line is billed. */
 function estimatedOnTop(sheet: Sheet, parts: readonly LandedPart[], lineId: string, subject: string): Figure | null {
   const isBilled = ({ chargeId }: LandedPart) => sheet.row('shipmentCharge', chargeId ?? '')?.billed != null;
-  const inStock = parts.filter(({ treatment }) => treatment === 'stock value');
-  if (!inStock.some(isBilled)) return null;
+  const line = sheet.row('shipmentLine', lineId);
+  if (line === undefined || !parts.some((part) => part.treatment === 'stock value' && isBilled(part))) return null;
+  // What the customs take follows the estimates too.
+  const inStock = [
+    ...parts.filter(({ chargeId, isMissing }) => chargeId !== null || isMissing),
+    ...atCustoms(sheet, line, statedTypes(sheet, line.shipmentId), '@estimate'),
+  ].filter(({ treatment }) => treatment === 'stock value');
   const estimates = inStock.map((part) =>
-    isBilled(part) ? (sheet.read(chargeShares, `${part.chargeId ?? ''}@estimate`)[lineId] ?? part.figure) : part.figure,
+    part.chargeId !== null && isBilled(part)
+      ? (sheet.read(chargeShares, `${part.chargeId}@estimate`)[lineId] ?? part.figure)
+      : part.figure,
   );
   return sum({ name: 'Estimated on top', subject }, money(sheet), estimates);
 }
@@ -133,33 +159,83 @@ function estimatedOnTop(sheet: Sheet, parts: readonly LandedPart[], lineId: stri
 function partsOf(sheet: Sheet, line: RowOf<'shipmentLine'>): LandedPart[] {
   const charges = chargesOf(sheet, line.shipmentId).filter(({ inPrice }) => !inPrice);
   const stated = charges.flatMap((charge): LandedPart[] => {
-    const figure = sheet.read(chargeShares, charge.id)[line.id];
-    if (figure === undefined) return [];
+    // A charge that no line bears is missing in all of them: it has to be settled before any of them is whole.
+    const figure = sheet.read(chargeShares, charge.id)[line.id] ?? borneByNone(sheet, charge);
+    if (figure === null) return [];
     const { id: chargeId, type, treatment } = charge;
-    return [{ chargeId, type, label: chargeName(charge), treatment, figure }];
+    return [{ chargeId, type, label: chargeName(charge), treatment, figure, isMissing: false }];
   });
-  return [...stated, ...atCustoms(sheet, line, new Set(charges.map(({ type }) => type)))];
+  const asked = missingCharges(sheet, line.shipmentId).map((type): LandedPart => {
+    const figure = missingCharge(sheet, line.shipmentId, type, lineName(sheet, line));
+    return { chargeId: null, type, label: CHARGE_WORDS[type], treatment: 'stock value', figure, isMissing: true };
+  });
+  return [...stated, ...asked, ...atCustoms(sheet, line, statedTypes(sheet, line.shipmentId))];
 }
 
-function atCustoms(sheet: Sheet, line: RowOf<'shipmentLine'>, stated: ReadonlySet<ChargeType>): LandedPart[] {
+/** What a charge says where no line bears it; null where other lines do. */
+const borneByNone = (sheet: Sheet, charge: RowOf<'shipmentCharge'>): Figure | null =>
+  bearingLines(sheet, charge).length === 0 ? sheet.read(chargeAmount, charge.id).amount : null;
+
+/** The types of the charges that the buyer pays beside the price. */
+const statedTypes = (sheet: Sheet, shipmentId: string): ReadonlySet<ChargeType> =>
+  new Set(chargesOf(sheet, shipmentId).flatMap(({ inPrice, type }) => (inPrice ? [] : [type])));
+
+/** The goods of a line with the tax on them that is not recovered. */
+function goodsWithTax(sheet: Sheet, line: RowOf<'shipmentLine'>, net: Figure): Figure {
+  const shipment = sheet.row('shipment', line.shipmentId);
+  if (line.taxPercent === null || shipment === undefined) return net;
+  const { subject } = net;
+  const rate = sheet.input('shipmentLine', line, 'taxPercent', { name: 'Tax rate', subject, unit: PERCENT });
+  const tax = percentOf({ name: 'Tax', subject }, rate, net);
+  const lost = percentOf({ name: 'Tax not recovered', subject }, unrecoveredOf(sheet, shipment), tax);
+  return sum({ name: 'Goods with tax not recovered', subject }, net.unit, [net, lost]);
+}
+
+function atCustoms(
+  sheet: Sheet,
+  line: RowOf<'shipmentLine'>,
+  stated: ReadonlySet<ChargeType>,
+  suffix: '' | '@estimate' = '',
+): LandedPart[] {
   const shipment = sheet.row('shipment', line.shipmentId);
   const profile = sheet.row('customsProfile', shipment?.customsProfileId ?? '');
   if (shipment === undefined || profile === undefined) return [];
-  const { duty, importTax } = sheet.read(lineCustoms, line.id);
-  const isOwed = (type: ChargeType) => !stated.has(type) && !isInSellersPrice(shipment.deliveryTerm, type);
+  const { duty, importTax } = sheet.read(lineCustoms, `${line.id}${suffix}`);
+  const isBuyers = (type: ChargeType) => !isInSellersPrice(shipment.deliveryTerm, type);
+  const isOwed = (type: ChargeType) => !stated.has(type) && isBuyers(type);
   const part = (
     type: ChargeType,
     label: string,
     treatment: ChargeTreatment,
     figure: Figure | null | undefined,
-  ): LandedPart[] => (figure == null ? [] : [{ chargeId: null, type, label, treatment, figure }]);
+  ): LandedPart[] => (figure == null ? [] : [{ chargeId: null, type, label, treatment, figure, isMissing: false }]);
   return [
     ...(isOwed('duty') ? part('duty', 'duty', 'stock value', duty) : []),
-    ...(isOwed('import tax')
-      ? part('import tax', 'import tax', profile.importTaxRecovered ? 'recovered' : 'stock value', importTax)
+    ...(importTax !== null && !stated.has('import tax') && (isBuyers('import tax') || isTaxLeftOut(sheet, shipment.id))
+      ? importTaxParts(importTax)
       : []),
-    ...(isOwed('duty')
-      ? part('other', 'entry fee', 'stock value', sheet.read(entryFee, shipment.id).ofLines[line.id])
+    ...(isBuyers('duty')
+      ? part('other', 'entry fee', 'stock value', sheet.read(entryFee, `${shipment.id}${suffix}`).ofLines[line.id])
       : []),
   ];
+
+  function importTaxParts(tax: Figure): LandedPart[] {
+    const share = unrecoveredImportTax(sheet, shipment as RowOf<'shipment'>, profile);
+    if (share.amount?.isZero()) return part('import tax', 'import tax', 'recovered', tax);
+    const { subject } = tax;
+    const step = minorUnit(bookCurrency(sheet));
+    const lost = percentOf({ name: 'Import tax not recovered', subject }, share, tax);
+    const cost = rounded({ name: lost.name, subject }, lost, step, sheet.settings().rounding);
+    const recovered = difference({ name: 'Import tax recovered', subject }, tax, cost);
+    return [
+      ...part('import tax', 'import tax', 'stock value', cost),
+      ...(recovered.amount?.isZero() ? [] : part('import tax', 'import tax', 'recovered', recovered)),
+    ];
+  }
 }
+
+/** True where a price that would hold import tax by its delivery term is stated to hold none. */
+const isTaxLeftOut = (sheet: Sheet, shipmentId: string): boolean =>
+  chargesOf(sheet, shipmentId).some(
+    ({ inPrice, type, amount }) => inPrice && type === 'import tax' && amount !== null && decimal(amount).isZero(),
+  );

@@ -2,9 +2,9 @@ import type { ChargeType } from '@nuvar/book';
 import { type Figure, missing, ofMissingRow, shareOf, sum } from '../../figure/index.js';
 import { type Calculation, money } from '../../sheet/index.js';
 import { purchasingGap } from '../gaps.js';
-import { askedForBy, CHARGE_WORDS } from './delivery.js';
 import { landedLine } from './landed-line.js';
 import { linesOf } from './line-measures.js';
+import { missingCharge, missingCharges } from './missing-charges.js';
 import { chargeAmount, chargesOf } from './shipment-charge.js';
 import { shipmentGoods } from './shipment-goods.js';
 
@@ -54,13 +54,9 @@ export const landedShipment: Calculation<LandedShipment> = {
     const called = (name: string) => ({ name, subject });
     const lines = linesOf(sheet, shipmentId).map(({ id }) => sheet.read(landedLine, id));
     const charges = chargesOf(sheet, shipmentId);
-    const paid = new Set(charges.filter(({ inPrice }) => !inPrice).map(({ type }) => type));
-    const missingCharges = askedForBy(shipment?.deliveryTerm ?? null).filter((type) => !paid.has(type));
-    const asked = missingCharges.map((type) => {
-      const values = { charge: CHARGE_WORDS[type], shipment: subject };
-      const place = { kind: 'shipment', id: shipmentId, field: `charge ${type}` } as const;
-      return missing({ ...called(CHARGE_WORDS[type]), unit: money(sheet) }, purchasingGap('no-charge', place, values));
-    });
+    const asked = missingCharges(sheet, shipmentId);
+    // The lines lack them too; without a line they are said of the shipment alone.
+    const ofNoLine = lines.length > 0 ? [] : asked.map((type) => missingCharge(sheet, shipmentId, type, subject));
     const total = (name: string, member: 'goods' | 'onTop' | 'expense' | 'recovered', more: readonly Figure[] = []) =>
       sum(called(name), money(sheet), [...lines.map((line) => line[member]), ...more]);
     const byProfile = (name: string, label: string) => {
@@ -76,7 +72,7 @@ export const landedShipment: Calculation<LandedShipment> = {
           );
     };
     const goods = lines.length === 0 ? noGoods() : total('Goods', 'goods');
-    const onTop = total('On top of the goods', 'onTop', asked);
+    const onTop = total('On top of the goods', 'onTop', ofNoLine);
     // Nothing on top of goods that are not known is no landed cost of nothing.
     const isAnythingOnTop = asked.length > 0 || lines.some(({ parts }) => parts.length > 0);
     const amounts = charges.map(({ id }) => sheet.read(chargeAmount, id));
@@ -98,7 +94,7 @@ export const landedShipment: Calculation<LandedShipment> = {
       againstEstimate:
         differences.length === 0 ? null : sum(called('Bills above estimates'), money(sheet), differences),
       exchangeDifference: exchange.length === 0 ? null : sum(called('Exchange difference'), money(sheet), exchange),
-      missingCharges,
+      missingCharges: asked,
     };
 
     function noGoods(): Figure {

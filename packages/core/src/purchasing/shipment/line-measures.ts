@@ -4,6 +4,7 @@ import { unit, unitWord } from '../../quantity/index.js';
 import type { Calculation, Sheet } from '../../sheet/index.js';
 import { convertedFor } from '../converted.js';
 import { purchasingGap } from '../gaps.js';
+import { netOfTax } from '../input-tax.js';
 
 /** What a line of a shipment is worth and how large it is: the bases by which charges are shared. */
 export interface LineMeasures {
@@ -24,7 +25,7 @@ export const lineName = (sheet: Sheet, { materialId }: RowOf<'shipmentLine'>): s
   sheet.row('material', materialId)?.name ?? 'this material';
 
 /**
- * Value = quantity x price, in the buying currency. Weight in kg and volume in m³ of the whole line: as stated, else what
+ * Value = quantity x price, in the buying currency, before the tax that is inside. Weight in kg and volume in m³ of the whole line: as stated, else what
  * the quantity is in that unit. Gaps: no quantity, no price, no weight or volume.
  */
 export const lineMeasures: Calculation<LineMeasures> = {
@@ -62,7 +63,7 @@ export const lineMeasures: Calculation<LineMeasures> = {
       whenEmpty: (place) => purchasingGap('no-line-price', place, { subject, shipment: shipment.name }),
     });
     return {
-      value: multiplied({ name: 'Value', subject }, quantity, price),
+      value: netOfTax(sheet, 'shipmentLine', line, multiplied({ name: 'Value', subject }, quantity, price)),
       quantity,
       weight: measured(sheet, line, subject, quantity, { field: 'weight', name: 'Weight', in: 'kg' }),
       volume: measured(sheet, line, subject, quantity, { field: 'volume', name: 'Volume', in: 'm³' }),

@@ -17,6 +17,8 @@ export interface RuledShipment {
 export interface RuleFit {
   readonly ruleId: string;
   readonly lineIds: readonly string[];
+  /** The lines on which all of its conditions are met, whatever other rules say. */
+  readonly fittingIds: readonly string[];
   /** Rules of the same charge that are more specific, or as specific and made later. */
   readonly lostTo: readonly string[];
   /** By what it fits: "supplier, origin"; empty for a rule without conditions. */
@@ -99,6 +101,7 @@ export function rulesThatFit(rules: readonly Rule[], ruled: RuledShipment): Rule
       return {
         ruleId: rule.id,
         lineIds: lines.filter((line) => lostOn(line).length === 0).map(({ id }) => id),
+        fittingIds: lines.map(({ id }) => id),
         lostTo: [...new Set(lines.flatMap(lostOn).map(({ id }) => id))],
         conditions: conditionsOf(rule).map(({ name }) => name),
       };

@@ -3,10 +3,11 @@ import { difference, type Figure, ofMissingRow, rounded, shareOf } from '../../f
 import { minorUnit } from '../../money/index.js';
 import { unit } from '../../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../../sheet/index.js';
-import { costWithTax } from '../input-tax.js';
+import { costWithTax, netOfTax } from '../input-tax.js';
 import { chargeEstimate } from './charge-estimate.js';
 import { CHARGE_WORDS } from './delivery.js';
-import { exchangeDifference, inBookCurrency, type Owed, recognised, statedRate } from './exchange.js';
+import { customsRate, exchangeDifference, inBookCurrency, type Owed, recognised, statedRate } from './exchange.js';
+import { unrecoveredOf } from './shipment-tax.js';
 
 type Charge = RowOf<'shipmentCharge'>;
 
@@ -16,6 +17,10 @@ export interface ChargeAmount {
   readonly amount: Figure;
   /** In the currency of the charge. */
   readonly inItsCurrency: Figure;
+  /** What customs take it for: before tax, at their rate, whatever was paid ahead; in minor units. */
+  readonly atCustoms: Figure;
+  /** What the estimate would be taken for there. */
+  readonly estimateAtCustoms: Figure;
   readonly estimate: Figure;
   /** Null until it is billed. */
   readonly bill: Figure | null;
@@ -38,6 +43,8 @@ export const chargeAmount: Calculation<ChargeAmount> = {
   meanings: {
     amount: 'What the charge comes to, in the currency of the book: the bill, else the estimate.',
     inItsCurrency: 'What the charge comes to, in its own currency.',
+    atCustoms: 'What customs take the charge for: before tax, at their rate.',
+    estimateAtCustoms: 'What customs would take the estimate of the charge for.',
     estimate: 'What the charge was estimated at, in the currency of the book.',
     bill: 'What was billed, in the currency of the book.',
     difference: 'By how much the bill is above the estimate.',
@@ -51,21 +58,39 @@ export const chargeAmount: Calculation<ChargeAmount> = {
     const shipment = charge && sheet.row('shipment', charge.shipmentId);
     if (charge === undefined || shipment === undefined) {
       const amount = ofMissingRow({ name: 'Charge', unit: money(sheet) }, 'this charge');
-      return { ...NOT_BILLED, amount, inItsCurrency: amount, estimate: amount, exchangeDifference: null };
+      return {
+        ...NOT_BILLED,
+        ...{ amount, inItsCurrency: amount, estimate: amount, atCustoms: amount, estimateAtCustoms: amount },
+        exchangeDifference: null,
+      };
     }
     const subject = chargeName(charge);
     const { currency } = charge;
     const rate = statedRate(sheet, 'shipmentCharge', charge, 'rate', currency, shipment.date, subject);
-    const amount = costWithTax(sheet, 'shipmentCharge', charge, chargeEstimate(sheet, charge, subject));
+    const stated = chargeEstimate(sheet, charge, subject);
+    const amount = withTax(sheet, shipment, charge, stated);
     const estimated = { amount, currency, rate };
     const estimate = inBookCurrency(sheet, 'Estimate', subject, estimated);
-    const owed = charge.billed === null ? estimated : billedOf(sheet, charge, subject, rate);
+    const billed = charge.billed === null ? null : billedOf(sheet, shipment, charge, subject, rate);
+    const owed = billed ?? estimated;
+    const atCustoms = (of: Figure, own: Figure | null) =>
+      inMinorUnits(
+        sheet,
+        charge,
+        inBookCurrency(sheet, 'At customs', subject, {
+          amount: netOfTax(sheet, 'shipmentCharge', charge, of),
+          currency,
+          rate: own === null ? null : (customsRate(sheet, shipment, currency) ?? own),
+        }),
+      );
     const payments = sheet.rowsOf('shipmentPayment', 'chargeId', chargeId);
     const counts = recognised(sheet, charge.billed === null ? 'Estimate' : 'Bill', subject, owed, payments);
     return {
       amount: inMinorUnits(sheet, charge, counts),
       inItsCurrency: owed.amount,
       estimate,
+      atCustoms: atCustoms(billed?.stated ?? stated, owed.rate),
+      estimateAtCustoms: atCustoms(stated, rate),
       ...(charge.billed === null ? NOT_BILLED : against(sheet, subject, estimated, estimate, owed.amount, counts)),
       exchangeDifference: exchangeDifference(sheet, subject, owed, payments),
     };
@@ -83,14 +108,24 @@ const inMinorUnits = (sheet: Sheet, charge: Charge, figure: Figure): Figure =>
   );
 
 /** What was billed, at the rate of the bill where it has one of its own. */
-function billedOf(sheet: Sheet, charge: Charge, subject: string, rate: Figure | null): Owed {
+function billedOf(
+  sheet: Sheet,
+  shipment: RowOf<'shipment'>,
+  charge: Charge,
+  subject: string,
+  rate: Figure | null,
+): Owed & { readonly stated: Figure } {
   const { currency } = charge;
   const stated = sheet.input('shipmentCharge', charge, 'billed', { name: 'Bill', subject, unit: unit(currency) });
-  const amount = costWithTax(sheet, 'shipmentCharge', charge, stated);
-  if (charge.billedRate === null || rate === null) return { amount, currency, rate };
+  const amount = withTax(sheet, shipment, charge, stated);
+  if (charge.billedRate === null || rate === null) return { amount, stated, currency, rate };
   const leaf = { name: 'Rate of the bill', subject, unit: rate.unit };
-  return { amount, currency, rate: sheet.input('shipmentCharge', charge, 'billedRate', leaf) };
+  return { amount, stated, currency, rate: sheet.input('shipmentCharge', charge, 'billedRate', leaf) };
 }
+
+/** A charge with the tax on it that is not recovered on the day of its shipment, or was not when it was posted. */
+const withTax = (sheet: Sheet, shipment: RowOf<'shipment'>, charge: Charge, stated: Figure): Figure =>
+  costWithTax(sheet, 'shipmentCharge', charge, stated, { unrecovered: unrecoveredOf(sheet, shipment) });
 
 /** A bill against the estimate: the difference, and what of it the amount and the exchange rate make. */
 function against(sheet: Sheet, subject: string, estimated: Owed, estimate: Figure, billed: Figure, bill: Figure) {

@@ -12,6 +12,8 @@ export interface ShipmentGoods {
   readonly inBookCurrency: Figure;
   /** What one unit of the buying currency costs, with what was paid ahead; null in the currency of the book. */
   readonly rate: Figure | null;
+  /** The shipment's own, without what was paid ahead: that of customs where these publish none. */
+  readonly ownRate: Figure | null;
   readonly weight: Figure;
   readonly volume: Figure;
   /** Null where nothing was settled in another currency. */
@@ -28,6 +30,7 @@ export const shipmentGoods: Calculation<ShipmentGoods> = {
     value: 'What the goods cost at the seller, in the buying currency.',
     inBookCurrency: 'What the goods cost at the seller, in the currency of the book.',
     rate: 'What one unit of the buying currency costs, with what was paid ahead.',
+    ownRate: 'What one unit of the buying currency costs on the day of the shipment.',
     weight: 'What all lines weigh together.',
     volume: 'How much room all lines take together.',
     exchangeDifference: 'What the exchange rate changed between recognition and settlement: no cost of the goods.',
@@ -42,6 +45,7 @@ export const shipmentGoods: Calculation<ShipmentGoods> = {
         value,
         inBookCurrency: value,
         rate: null,
+        ownRate: null,
         weight: gone('kg'),
         volume: gone('m³'),
         exchangeDifference: null,
@@ -67,6 +71,7 @@ export const shipmentGoods: Calculation<ShipmentGoods> = {
       value,
       inBookCurrency,
       rate: isMixed ? quotient({ name: 'Average exchange rate', subject }, inBookCurrency, value, noGoods) : rate,
+      ownRate: rate,
       weight: total(
         'Weight',
         'kg',

@@ -27,7 +27,7 @@ function shipmentOf(
   let lineIds: string[] = [];
   let chargeIds: string[] = [];
   const rows = rowsOf((book) => {
-    book.add('settings', { name: 'Importer', currency: 'EUR' });
+    book.add('settings', { name: 'Importer', currency: 'EUR', salesTaxPercent: '20' });
     const customsProfileId = profile === null ? null : book.add('customsProfile', { name: 'Customs', ...profile });
     id = book.add('shipment', {
       ...{ name: 'Shipment', date: '2026-05-01', currency: 'EUR', customsProfileId },
@@ -61,6 +61,8 @@ describe('customs value by delivery term', () => {
     ['insurance', '60'],
     ['trucking', '340'],
     ['customs clearance', '72'],
+    // Under DDP: the price holds no import tax.
+    ['import tax', '0'],
   ];
   const PRICES: Partial<Readonly<Record<DeliveryTerm, readonly [price: string, held: number]>>> = {
     EXW: ['10000', 0],
@@ -73,7 +75,9 @@ describe('customs value by delivery term', () => {
     shipmentOf(
       { deliveryTerm: term },
       [{ quantity: '800', price: decimal(price).div(800).toFixed(), dutyPercent: '5' }],
-      COSTS.map(([type, cost], place) => ({ type, amount: cost, inPrice: place < held })),
+      COSTS.filter(([type]) => type !== 'import tax' || term === 'DDP').map(([type, cost], place) => ({
+        ...{ type, amount: cost, inPrice: place < held },
+      })),
       undefined,
       profile,
     );
@@ -92,7 +96,7 @@ describe('customs value by delivery term', () => {
   });
 
   it('takes the duty out of a price that holds it (DDP), and does not charge it twice', () => {
-    const example = hubs('DDP', '12760', 6, EU);
+    const example = hubs('DDP', '12760', 7, EU);
     expect(ofLine(example, 'customsValue', 'lineCustoms')).toBe('11760');
     expect(ofLine(example, 'perUnit')).toBe('15.95');
     expect(ofShipment(example, 'onTop')).toBe('0');
@@ -346,11 +350,13 @@ describe('a charge', () => {
 
   it('costs what is left of it after the tax that is recovered', () => {
     const freight = { amount: '120', taxPercent: '20', taxInside: true };
-    expect(ofShipment(shipmentOf({}, [{ price: '100' }], [freight]), 'onTop')).toBe('120');
-    const registered = shipmentOf({}, [{ price: '100' }], [freight], (book) => {
-      book.add('taxRegistration', { validFrom: '2026-01-01' });
-    });
-    expect(ofShipment(registered, 'onTop')).toBe('100');
+    const registeredFrom = (validFrom: string) =>
+      shipmentOf({}, [{ price: '100' }], [freight], (book) => {
+        book.add('taxRegistration', { validFrom });
+      });
+    expect(ofShipment(registeredFrom('2026-05-01'), 'onTop')).toBe('100');
+    // The status is that of the day of the shipment, whatever the day on which it is looked at.
+    expect(ofShipment(registeredFrom('2026-05-02'), 'onTop')).toBe('120');
   });
 
   it('of the buyer by the delivery term is asked for until it is stated', () => {

@@ -70,6 +70,7 @@ describe('a fee', () => {
       channel: { unitsPerOrder: '1.6' },
       product: { category: 'ware' },
       pricePoint: { taxPercent: '25' },
+      taxRegistration: { validFrom: '2026-01-01', recoveredPercent: '0' },
     };
     expect(feesOf(fees, fields)).toBe(expected);
   });
