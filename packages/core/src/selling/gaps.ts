@@ -25,6 +25,8 @@ export const SELLING_GAPS = defineGaps({
     'fee-of-a-product': '"{fee}" depends on the size or weight of a product',
     'price-is-typed': '{subject} has no target, so no price is suggested',
     'target-out-of-reach': 'no price reaches this target: the margin approaches {limit} % but never reaches it',
+    'no-ending-reaches-target':
+      'no price with the ending {ending} reaches this target; without an ending it would be {plain}',
     'any-price-reaches-target': 'any price reaches this target, so none is suggested',
     'discount-leaves-nothing': 'no price reaches this target: the discount takes all of it',
     'discount-eats-all': 'none: a sale leaves nothing',

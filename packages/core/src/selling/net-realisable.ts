@@ -50,9 +50,9 @@ export const netRealisable: Calculation<NetRealisable> = {
     const held = inStock(sheet, materialId);
     const isForResale = material?.kind === 'resale';
     const nothing: NetRealisable = { writtenDownTo: null, writeDown: null, products: [], isForResale };
-    const sold = material === undefined || held === null ? [] : soldWith(sheet, material);
-    if (material === undefined || held === null || sold.length === 0) return nothing;
+    if (material === undefined || held === null) return nothing;
     const { quantity, perBaseUnit } = held;
+    const sold = soldWith(sheet, material);
     const worth = isForResale ? broughtByResale(sheet, material, sold) : replacedAt(sheet, material, sold, perBaseUnit);
     const called = (name: string) => ({ name, subject: material.name });
     const excess = worth && difference(called('Above what it brings'), perBaseUnit, worth);
@@ -98,7 +98,7 @@ function soldWith(sheet: Sheet, material: RowOf<'material'>): Sold[] {
 /** What a base unit of goods for resale brings at the best of their prices. */
 function broughtByResale(sheet: Sheet, material: RowOf<'material'>, sold: readonly Sold[]): Figure | null {
   const { perBaseUnit } = sheet.read(materialPrice, material.id);
-  if (!isWhole(perBaseUnit)) return null;
+  if (!isWhole(perBaseUnit) || sold.length === 0) return null;
   const brought = sold.map(({ product, proceeds, productionCost, taken }) => {
     const called = (name: string) => ({ name, subject: product.name });
     const itself = multiplied(called('Of which the goods'), taken, perBaseUnit);
@@ -133,5 +133,5 @@ function replacedAt(
     ]);
     return difference(called('Left after its cost'), proceeds, atBook).amount?.isNegative() === true;
   };
-  return sold.every(sellsBelowCost) ? replacementCost(sheet, material) : null;
+  return sold.length > 0 && sold.every(sellsBelowCost) ? replacementCost(sheet, material) : null;
 }

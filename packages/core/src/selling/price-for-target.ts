@@ -13,14 +13,24 @@ import {
   sum,
   wholeOf,
 } from '../figure/index.js';
-import { hasEnding, minorUnit, priceEnding } from '../money/index.js';
+import { hasEnding, minorUnit } from '../money/index.js';
 import { compared, type Decimal, HUNDRED, isPositive, ONE, roundToStep, ZERO } from '../number/index.js';
 import { PERCENT } from '../quantity/index.js';
 import { feeLine, type FeeLine, sumOfLines } from './fees/fee-amount.js';
 import type { FeeCurve } from './fees/fee-curve.js';
 import { notGivenBack } from './fees/sale-curve.js';
 import type { FeeTerms } from './fees/fee-terms.js';
-import { type Asked, lowestAsked, pricesThatLeave, type Wanted } from './fees/reached.js';
+import {
+  type Asked,
+  askedFor,
+  askedWithin,
+  lowestAsked,
+  type PriceRange,
+  pricesThatLeave,
+  type Range,
+  type Wanted,
+} from './fees/reached.js';
+import { endedPrice } from './ended-price.js';
 import { sellingGap } from './gaps.js';
 import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
 
@@ -29,6 +39,8 @@ export interface ReachedPrice {
   readonly exact: Figure;
   /** Null where there is none, or where something is missing. */
   readonly listed: Decimal | null;
+  /** All list prices in whole minor units that leave it: several ranges where fees jump. */
+  readonly ranges: () => readonly PriceRange[];
 }
 
 /** What a price is to leave: its cost and what is wanted beside it, after the fees and a margin. */
@@ -86,9 +98,16 @@ export function priceForTarget(
     currency,
   );
   const { exact } = reached;
-  if (!isWhole(exact) || isPositive(exact.amount)) return reached;
-  const any = sellingGap('any-price-reaches-target', place);
-  return { exact: missing({ name: exact.name, subject, unit: exact.unit }, any, [exact]), listed: null };
+  const without = (gap: Gap) => ({
+    ...{
+      exact: missing({ name: exact.name, subject, unit: exact.unit }, gap, [exact]),
+      listed: null,
+      ranges: () => [],
+    },
+  });
+  // A price that part of the cost is still missing from would be too low.
+  if (!isWhole(exact)) return exact.amount === null ? reached : without(exact.gaps[0] as Gap);
+  return isPositive(exact.amount) ? reached : without(sellingGap('any-price-reaches-target', place));
 }
 
 /**
@@ -121,11 +140,16 @@ function inMinorUnits(
 function reachedPrice(needed: Needed, terms: SaleTerms, currency: string): ReachedPrice {
   const curve = terms.curve();
   const asked = curve === null ? null : lowestFor(needed, terms, curve, currency);
-  if (asked === null) return { exact: withoutAnswer(needed, terms, curve), listed: null };
+  if (asked === null) return { exact: withoutAnswer(needed, terms, curve), listed: null, ranges: () => [] };
   const { listed, range } = asked;
-  if (range.isAbove) return { exact: aboveLimit(needed, terms, asked), listed };
-  return { exact: priceOnStretch(needed, terms, range.stretch.upTo ?? range.from.plus(ONE)), listed };
+  const ranges = () => rangesFor(needed, terms, curve as FeeCurve, currency);
+  if (range.isAbove) return { exact: aboveLimit(needed, terms, asked), listed, ranges };
+  return { exact: priceOnStretch(needed, terms, withinStretch(range)), listed, ranges };
 }
+
+/** A price in the middle of the stretch on which a range begins: at its very ends the noise of a division would choose another. */
+const withinStretch = ({ from, stretch: { upTo } }: Range): Decimal =>
+  upTo === null ? from.plus(ONE) : from.plus(upTo).div(2);
 
 /** Where no price leaves enough, or something is missing: the price on the stretch of the highest prices, which says why. */
 function withoutAnswer(needed: Needed, terms: SaleTerms, curve: FeeCurve | null): Figure {
@@ -206,10 +230,33 @@ function wantedOf({ called, toCover, margin, isOfPrice }: Needed, terms: SaleTer
 }
 
 function lowestFor(needed: Needed, terms: SaleTerms, curve: FeeCurve, currency: string): Asked | null {
-  const { toCover, margin, isOfPrice } = needed;
+  const target = plainTargetOf(needed);
+  return target && lowestAskedFor(target, terms, curve, currency);
+}
+
+/** What a price is to leave in plain amounts; null while something is missing. */
+function plainTargetOf({ toCover, margin, isOfPrice }: Needed): PlainTarget | null {
   if (!toCover.every(isWhole) || (margin !== null && !isWhole(margin))) return null;
-  const cover = toCover.reduce<Decimal>((so, { amount }) => so.plus(amount ?? ZERO), ZERO);
-  return lowestAskedFor({ cover, margin: margin?.amount ?? null, isOfPrice }, terms, curve, currency);
+  const cover = toCover.reduce<Decimal>((total, { amount }) => total.plus(amount ?? ZERO), ZERO);
+  return { cover, margin: margin?.amount ?? null, isOfPrice };
+}
+
+function rangesFor(needed: Needed, terms: SaleTerms, curve: FeeCurve, currency: string): readonly PriceRange[] {
+  const target = plainTargetOf(needed);
+  return target === null ? [] : listedRanges(target, terms, curve, currency);
+}
+
+/** All list prices in whole minor units that reach a target. */
+export function listedRanges(
+  target: PlainTarget,
+  terms: SaleTerms,
+  curve: FeeCurve,
+  currency: string,
+): readonly PriceRange[] {
+  const [listed, wanted] = [listedFrom(terms), wantedFor(target, terms)];
+  if (listed === null || wanted === null) return [];
+  const step = minorUnit(currency);
+  return pricesThatLeave(curve, wanted).flatMap((range) => askedWithin(range, listed, step) ?? []);
 }
 
 /** What a price is to leave, in plain amounts: of a whole board nobody asks for the working. */
@@ -239,11 +286,33 @@ export function wantedFor({ cover, margin, isOfPrice }: PlainTarget, terms: Sale
   };
 }
 
-/** The lowest list price in whole minor units that reaches a target, without its working; null where there is none. */
-export function listedForTarget(target: PlainTarget, terms: SaleTerms, currency: string): Decimal | null {
+/**
+ * The lowest list price in whole minor units that reaches a target, or with an ending the one that `endedPrice` says, without
+ * its working; null where there is none.
+ */
+export function listedForTarget(
+  target: PlainTarget,
+  terms: SaleTerms,
+  currency: string,
+  { ending, direction }: AskedEnding = NO_ENDING,
+): Decimal | null {
   const curve = terms.curve();
-  return curve === null ? null : (lowestAskedFor(target, terms, curve, currency)?.listed ?? null);
+  const lowest = curve === null ? null : lowestAskedFor(target, terms, curve, currency);
+  const asked = listedFrom(terms);
+  const minor = minorUnit(currency);
+  if (curve === null || lowest === null || asked === null) return null;
+  if (ending === 'none' || !hasEnding(ending, minor)) return lowest.listed;
+  const exact = askedFor(lowest.range.from, asked);
+  return endedPrice(exact, listedRanges(target, terms, curve, currency), ending, direction, minor);
 }
+
+/** With what a price is to end, and to which side it may be moved for that. */
+export interface AskedEnding {
+  readonly ending: PriceEnding;
+  readonly direction: EndingDirection;
+}
+
+const NO_ENDING: AskedEnding = { ending: 'none', direction: 'up' };
 
 /** The price on the stretch of the fees that holds a price before tax. */
 function priceOnStretch(needed: Needed, terms: SaleTerms, at: Decimal): Figure {
@@ -315,8 +384,8 @@ function outOfReach({ place }: Pick<Needed, 'place'>, terms: SaleTerms, at: Deci
 }
 
 /**
- * An exact list price brought to the ending that the customer is to see; without one, or where the currency lacks it, in whole
- * minor units, so that the target is still reached.
+ * An exact list price brought to the ending that the customer is to see, so that the target is still reached (`endedPrice`);
+ * without one, or where the currency lacks it, in whole minor units. Gap: `no-ending-reaches-target`.
  */
 export function suggestedPrice(
   reached: ReachedPrice,
@@ -329,5 +398,10 @@ export function suggestedPrice(
   const minor = minorUnit(currency);
   if (ending === 'none' || !hasEnding(ending, minor)) return inMinorUnits(called, reached, currency);
   const note = ending === 'nearest 0.05' ? `to a multiple of 0.05, ${direction}` : `to end in ${ending}, ${direction}`;
-  return shaped(called, reached.exact, (amount) => priceEnding(amount, ending, direction, minor), note);
+  if (!isWhole(reached.exact)) return shaped(called, reached.exact, (amount) => amount, note);
+  const ended = endedPrice(reached.exact.amount, reached.ranges(), ending, direction, minor);
+  if (ended !== null) return shaped(called, reached.exact, () => ended, note);
+  const plain = reached.listed?.toFixed() ?? '';
+  const gap = sellingGap('no-ending-reaches-target', reached.exact.gaps[0]?.place ?? null, { ending, plain });
+  return missing({ name: called.name, subject, unit: reached.exact.unit }, gap, [reached.exact]);
 }

@@ -97,6 +97,7 @@ function targetPrice(sheet: Sheet, sold: NonNullable<SetPrice['sold']>, cost: Fi
         sellingGap('price-is-typed', null, { subject }),
       ),
       listed: null,
+      ranges: () => [],
     };
   return priceForTarget(targetOf(sheet, point, product, point.basis), terms, cost, subject, currency);
 }

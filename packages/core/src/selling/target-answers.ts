@@ -2,8 +2,8 @@ import { minorUnit } from '../money/index.js';
 import { compared, type Decimal, HUNDRED, roundToStep, ZERO } from '../number/index.js';
 import { bookCurrency, type Sheet } from '../sheet/index.js';
 import { feeAt, type FeeCurve } from './fees/fee-curve.js';
-import { askedFor, type AskedFrom, askedWithin, type PriceRange, pricesThatLeave } from './fees/reached.js';
-import { listedFrom, type PlainTarget, wantedFor } from './price-for-target.js';
+import { askedFor, type AskedFrom, type PriceRange } from './fees/reached.js';
+import { listedFrom, listedRanges, type PlainTarget, wantedFor } from './price-for-target.js';
 import { setPrice } from './set-price.js';
 import type { SaleTerms } from './sale-terms.js';
 import { plainCosts, plainTarget } from './without-working.js';
@@ -28,10 +28,10 @@ export function targetAnswers(sheet: Sheet, pricePointId: string): TargetAnswers
   const target = sold && costs && plainTarget(sheet, sold, costs.whole);
   if (sold === null || target === null) return null;
   const { terms } = sold;
-  const [curve, listed, wanted] = [terms.curve(), listedFrom(terms), wantedFor(target, terms)];
-  if (curve === null || listed === null || wanted === null) return null;
+  const [curve, listed] = [terms.curve(), listedFrom(terms)];
+  if (curve === null || listed === null || wantedFor(target, terms) === null) return null;
   const step = minorUnit(bookCurrency(sheet));
-  const ranges = pricesThatLeave(curve, wanted).flatMap((range) => askedWithin(range, listed, step) ?? []);
+  const ranges = listedRanges(target, terms, curve, bookCurrency(sheet));
   return { ranges, best: ranges.length > 0 ? null : bestOf(curve, target, terms, listed, step) };
 }
 

@@ -2,7 +2,7 @@ import { isWhole } from '../figure/index.js';
 import { type Decimal, decimal, HUNDRED, ONE } from '../number/index.js';
 import { bookCurrency, type Sheet } from '../sheet/index.js';
 import { feeAt } from './fees/fee-curve.js';
-import { listedForTarget, type PlainTarget } from './price-for-target.js';
+import { type AskedEnding, listedForTarget, type PlainTarget } from './price-for-target.js';
 import { targetOf } from './price-limits.js';
 import { pricePoint } from './price-point.js';
 import type { SaleTerms } from './sale-terms.js';
@@ -37,11 +37,11 @@ export function plainTarget(sheet: Sheet, { point, product }: Sold, cost: Decima
 }
 
 /** The lowest list price in whole minor units that reaches the target of a price; null where it has none, or no price reaches it. */
-export function listedPriceForTarget(sheet: Sheet, pricePointId: string): Decimal | null {
+export function listedPriceForTarget(sheet: Sheet, pricePointId: string, ending?: AskedEnding): Decimal | null {
   const { sold } = sheet.read(setPrice, pricePointId);
   const costs = sold && plainCosts(sheet, sold);
   const target = sold && costs && plainTarget(sheet, sold, costs.whole);
-  return sold && target && listedForTarget(target, sold.terms, bookCurrency(sheet));
+  return sold && target && listedForTarget(target, sold.terms, bookCurrency(sheet), ending);
 }
 
 /**

@@ -84,23 +84,21 @@ interface NewPrice {
 }
 
 function newPrice(evaluation: Evaluation, how: Repricing, pointId: string, before: Decimal, minor: Decimal): NewPrice {
-  if (!how.toTarget) return endedPrice(how, before, 'half-away-from-zero', minor);
+  if (!how.toTarget) return endedPrice(how, before, minor);
   const isTyped = evaluation.sheet.row('pricePoint', pointId)?.basis === 'typed';
   if (isTyped) return { after: null, reason: 'it has no target' };
-  const listed = listedPriceForTarget(evaluation.sheet, pointId);
-  return listed === null
-    ? { after: null, reason: 'no price reaches its target' }
-    : endedPrice(how, listed, 'up', minor);
+  const { ending, direction } = how;
+  const listed = listedPriceForTarget(evaluation.sheet, pointId, { ending, direction });
+  if (listed !== null) return { after: listed, reason: '' };
+  const isOfEnding = listedPriceForTarget(evaluation.sheet, pointId) !== null;
+  const reason = isOfEnding ? 'no price with that ending reaches its target' : 'no price reaches its target';
+  return { after: null, reason };
 }
 
-function endedPrice(
-  { percent, ending, direction }: Repricing,
-  start: Decimal,
-  rounding: 'up' | 'half-away-from-zero',
-  minor: Decimal,
-): NewPrice {
+function endedPrice({ percent, ending, direction }: Repricing, start: Decimal, minor: Decimal): NewPrice {
   const moved = start.mul(HUNDRED.plus(percent)).div(HUNDRED);
-  const after = ending === 'none' ? roundToStep(moved, minor, rounding) : priceEnding(moved, ending, direction, minor);
+  const after =
+    ending === 'none' ? roundToStep(moved, minor, 'half-away-from-zero') : priceEnding(moved, ending, direction, minor);
   return isPositive(after) ? { after, reason: '' } : { after: null, reason: 'it would be zero or less' };
 }
 
