@@ -22,6 +22,7 @@ const WORDS: Readonly<Record<string, string>> = {
   asNew: 'Back as new',
   contribution: 'Contribution',
   fixed: 'Fixed costs in it',
+  periodFees: 'Channel fees of the month, on average',
   profit: 'Profit',
 };
 

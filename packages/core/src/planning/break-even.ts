@@ -7,11 +7,12 @@ import {
   ofMissingRow,
   quotient,
   rounded,
+  sum,
 } from '../figure/index.js';
 import { minorDigits, minorUnit } from '../money/index.js';
 import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/index.js';
-import { fixedCosts, openDays } from '../overhead/index.js';
-import { plannedUnits } from '../production/index.js';
+import { openDays } from '../overhead/index.js';
+import { plannedAt, plannedUnits } from '../production/index.js';
 import { unit } from '../quantity/index.js';
 import {
   contributionOf,
@@ -24,6 +25,7 @@ import {
 } from '../selling/index.js';
 import { bookCurrency, type Calculation, money, numberIn, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 import { planningGap } from './gaps.js';
+import { periodCostsWith } from './period-costs.js';
 
 /** One sale at a candidate price. */
 export interface CandidateSale {
@@ -93,7 +95,7 @@ const MEANINGS = {
   revenue: 'Net revenue at the whole break-even units.',
 };
 
-/** Break-even of a candidate price against the whole fixed cost of the book. */
+/** Break-even of a candidate price against the whole fixed cost of the book, with the period fees of its channel and of those in use. */
 export const breakEvenOfBook: Calculation<BreakEven> = {
   name: 'breakEvenOfBook',
   meanings: MEANINGS,
@@ -101,11 +103,22 @@ export const breakEvenOfBook: Calculation<BreakEven> = {
     breakEven(
       sheet,
       candidateId,
-      choice('Fixed cost per month', sheet.read(fixedCosts, WHOLE_BOOK).total, 'all fixed costs of the book'),
+      choice(
+        'Fixed cost per month',
+        periodCostsWith(sheet, channelOf(sheet, candidateId)),
+        'all fixed costs of the book',
+      ),
     ),
 };
 
-/** Break-even of a candidate price against the product's own share of the fixed cost. */
+/** The channel of a candidate price, or of a set price. */
+const channelOf = (sheet: Sheet, id: string): string =>
+  (sheet.row('candidatePrice', id) ?? sheet.row('pricePoint', id))?.channelId ?? '';
+
+/**
+ * Break-even of a candidate price against the product's own share of the fixed cost, and what its planned units carry of the
+ * period fees of the channel.
+ */
 export const breakEvenOfShare: Calculation<BreakEven> = {
   name: 'breakEvenOfShare',
   meanings: MEANINGS,
@@ -114,7 +127,8 @@ export const breakEvenOfShare: Calculation<BreakEven> = {
     const productId = row?.productId ?? '';
     const { fixedInUnit } = sheet.read(unitBehaviour, productId);
     const called = { name: 'Fixed cost of the product', subject: fixedInUnit.subject };
-    const share = multiplied(called, fixedInUnit, plannedUnits(sheet, productId));
+    const own = multiplied(called, fixedInUnit, plannedUnits(sheet, productId));
+    const share = withPeriodFees(sheet, candidateId, own);
     return breakEven(
       sheet,
       candidateId,
@@ -122,6 +136,20 @@ export const breakEvenOfShare: Calculation<BreakEven> = {
     );
   },
 };
+
+/** A share of the fixed cost, and what the planned units of the product in the channel carry of its period fees. */
+function withPeriodFees(sheet: Sheet, candidateId: string, share: Figure): Figure {
+  const row = sheet.row('candidatePrice', candidateId) ?? sheet.row('pricePoint', candidateId);
+  const product = row && sheet.row('product', row.productId);
+  const channel = row && sheet.row('channel', row.channelId);
+  if (row === undefined || product === undefined || channel === undefined) return share;
+  const point = sheet.rowsOf('pricePoint', 'productId', product.id).find(({ channelId }) => channelId === channel.id);
+  const { periodFee } = saleTerms(sheet, product, channel, point);
+  if (periodFee === null) return share;
+  const planned = point === undefined ? plannedUnits(sheet, product.id) : plannedAt(sheet, point);
+  const fees = multiplied({ name: 'Period fees of the channel', subject: product.name }, periodFee, planned);
+  return sum({ name: share.name, subject: share.subject }, share.unit, [share, fees]);
+}
 
 /**
  * Break-even units = fixed cost / contribution per unit, shown exact and rounded up to whole units (common practice);

@@ -1,8 +1,9 @@
 import { difference, type Figure, missing, quotient, shareOf, sum } from '../figure/index.js';
-import { fixedCosts, openDays } from '../overhead/index.js';
+import { openDays } from '../overhead/index.js';
 import { isPlannedAt } from '../production/index.js';
 import { salesPerMonth, sellingGap } from '../selling/index.js';
 import { type Calculation, money, MONTH, WHOLE_BOOK } from '../sheet/index.js';
+import { periodCosts } from './period-costs.js';
 
 /** How much of the fixed costs the planned sales cover at today's prices. */
 export interface Coverage {
@@ -14,19 +15,20 @@ export interface Coverage {
 
 /**
  * The contribution that the planned units of all products with a price bring at today's prices, each counted once, against
- * the running costs. Products without a price are left out; the loose ends name them.
+ * the fixed costs of a month and the period fees of channels. Products without a price are left out; the loose ends name them.
  */
 export const coverage: Calculation<Coverage> = {
   name: 'coverage',
   meanings: {
     contributionPerMonth: "What the planned units of all products leave in a month at today's prices (contribution).",
     contributionPerOpenDay: "What the planned units leave on each open day at today's prices.",
-    resultPerMonth: 'What a month leaves after the fixed costs (profit, or loss below zero).',
+    resultPerMonth:
+      'What a month leaves after the fixed costs and the period fees of channels (profit, or loss below zero).',
     covered: 'The share of the fixed costs that the planned sales cover, in percent.',
   },
   work(sheet) {
     const points = sheet.all('pricePoint').filter((point) => point.price !== null && isPlannedAt(sheet, point));
-    const { total } = sheet.read(fixedCosts, WHOLE_BOOK);
+    const { total } = sheet.read(periodCosts, WHOLE_BOOK);
     const perMonth = money(sheet).per(MONTH);
     const none = sellingGap('no-selling-price', null, { subject: 'any product' });
     const contributionPerMonth =

@@ -6,11 +6,13 @@ import { decisionCost } from './decision/decision-cost.js';
 import { materialNeed } from './material-need.js';
 import { MIX_CALCULATIONS } from './mix/index.js';
 import { orderOption, orderQuantities } from './order-quantity.js';
+import { periodCosts } from './period-costs.js';
 import { periodProfit } from './period-profit.js';
 import { productMonth } from './product-month.js';
 
 export { PLANNING_GAPS } from './gaps.js';
 export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
+export { periodCosts } from './period-costs.js';
 export { periodProfit, plannedProducts } from './period-profit.js';
 export { productMonth } from './product-month.js';
 export { coverage } from './coverage.js';
@@ -25,6 +27,7 @@ export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   breakEvenOfBook,
   breakEvenOfShare,
   coverage,
+  periodCosts,
   materialNeed,
   orderQuantities,
   orderOption,

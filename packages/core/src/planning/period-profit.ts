@@ -2,6 +2,7 @@ import { difference, type Figure, sum } from '../figure/index.js';
 import { fixedCosts, poolCost, poolsOf } from '../overhead/index.js';
 import { plannedSales } from '../production/index.js';
 import { type Calculation, money, MONTH, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { periodCosts } from './period-costs.js';
 import { type ProductMonth, productMonth } from './product-month.js';
 
 /** The profit of one planned month under marginal and under absorption costing. */
@@ -37,7 +38,7 @@ export const periodProfit: Calculation<PeriodProfit> = {
     variableCost: 'Fees and all that changes with each unit sold.',
     contribution: 'What is left of that for fixed costs and profit.',
     fixedProduction: 'The production costs of a month that come whatever is made.',
-    fixedOther: 'The costs of selling and office that come whatever is sold.',
+    fixedOther: 'The costs of selling and office that come whatever is sold, with the period fees of channels.',
     marginal: 'The profit of the month where fixed production costs belong to the month (marginal costing).',
     fixedInSold: 'The fixed production cost in the units sold.',
     underAbsorbed: 'The fixed production cost that the units made do not absorb; over-absorbed below zero.',
@@ -65,7 +66,11 @@ export const periodProfit: Calculation<PeriodProfit> = {
       ...ofUse('production'),
       ...(committed.parts.length === 0 ? [] : [committed]),
     ]);
-    const fixedOther = sum('Fixed selling and office cost', perMonth, ofUse('non-production'));
+    const { channelFees } = sheet.read(periodCosts, WHOLE_BOOK);
+    const fixedOther = sum('Fixed selling and office cost', perMonth, [
+      ...ofUse('non-production'),
+      ...(channelFees.parts.length === 0 ? [] : [channelFees]),
+    ]);
     const afterProduction = difference('After fixed production cost', contribution, fixedProduction);
     const marginal = difference('Profit, marginal costing', afterProduction, fixedOther);
     const fixedInSold = together('Fixed production cost in what is sold', 'absorbedBySold');

@@ -1,11 +1,14 @@
-import { constant, difference, type Figure, missing, percentOf, quotient, sum } from '../figure/index.js';
+import { constant, difference, type Figure, missing, quotient, sum } from '../figure/index.js';
 import { compared, type Decimal, ONE, ZERO } from '../number/index.js';
 import { type Calculation, money, MONTH, type Sheet } from '../sheet/index.js';
+import { isOfCategory } from './dispatch/packing.js';
+import { periodRules } from './fees/period-fees.js';
 import { type FeeCurve, scaledCurve, sumOfCurves } from './fees/fee-curve.js';
 import { sellingGap } from './gaps.js';
 import { pricePoint } from './price-point.js';
 import { setPrice, type SetPrice } from './set-price.js';
 import { costsToCover } from './price-limits.js';
+import { withTaxNotRecovered } from './tax-on-fee.js';
 import { unitCostOf } from './unit-cost.js';
 
 /** A product in one channel against the same in another. */
@@ -20,8 +23,8 @@ export interface ChannelComparison {
 
 /**
  * The same product in two channels; the id is "point@point". Difference = contribution of a unit in the first less that in the
- * second. Units at which the order turns = fees a month of the first less those of the second / contribution before monthly
- * fees of the first less that of the second, where both are of one sign. Price at which it turns: the lowest at which what
+ * second. Units at which the order turns = fees a month of the first less those of the second / contribution of a unit in the
+ * first less that in the second, where both are of one sign. Price at which it turns: the lowest at which what
  * both leave is the same, found stretch by stretch of their fees. Stated gaps: it never turns.
  */
 export const channelComparison: Calculation<ChannelComparison> = {
@@ -56,24 +59,19 @@ export const channelComparison: Calculation<ChannelComparison> = {
 
 type Called = { readonly name: string; readonly subject: string };
 
-/** Fees for each month of a channel, and what a unit leaves before them. */
-function monthly(sheet: Sheet, set: SetPrice, pointId: string): { fees: Figure; before: Figure } {
+/** What the channel of a price takes for each month, whatever is sold of the product, and what a unit leaves. */
+function monthly(sheet: Sheet, { sold }: SetPrice, pointId: string): { fees: Figure; before: Figure } {
   const { contribution } = sheet.read(pricePoint, pointId);
-  const ofMonth = set.taken.filter(({ terms: { id } }) => sheet.row('feeRule', id)?.takenOf === 'month');
-  const perUnit = ofMonth.map(({ amount }) => amount);
-  const named = (name: string) => ({ name, subject: contribution.subject });
-  const before =
-    perUnit.length === 0
-      ? contribution
-      : sum(named('Left before monthly fees'), contribution.unit, [contribution, ...perUnit]);
+  const rules =
+    sold === null ? [] : periodRules(sheet, sold.point.channelId).filter(({ takenOf }) => takenOf === 'month');
   const perMonth = money(sheet).per(MONTH);
-  const rows = ofMonth.flatMap(({ terms: { id, withTax, name } }) => {
-    const rule = sheet.row('feeRule', id);
-    if (rule?.amount == null) return [];
-    const stated = sheet.input('feeRule', rule, 'amount', { name, subject: '', unit: perMonth });
-    return [withTax === null ? stated : percentOf(name, withTax, stated)];
-  });
-  return { fees: sum(named('Fees a month'), perMonth, rows), before };
+  const fees = rules
+    .filter(({ amount, category }) => amount !== null && sold !== null && isOfCategory(category, sold.product))
+    .map((rule) => {
+      const stated = sheet.input('feeRule', rule, 'amount', { name: rule.name, subject: '', unit: perMonth });
+      return withTaxNotRecovered(sheet, 'feeRule', rule, stated);
+    });
+  return { fees: sum({ name: 'Fees a month', subject: contribution.subject }, perMonth, fees), before: contribution };
 }
 
 function unitsAtSwitch(
@@ -84,7 +82,7 @@ function unitsAtSwitch(
 ): Figure {
   const [first, second] = [monthly(sheet, one, oneId), monthly(sheet, other, otherId)];
   const dearer = difference('Fees a month, difference', first.fees, second.fees);
-  const better = difference('Left before monthly fees, difference', first.before, second.before);
+  const better = difference('Left of a unit, difference', first.before, second.before);
   const never = sellingGap('order-never-turns', null);
   const leaf = { ...called, unit: dearer.unit.per(better.unit) };
   const turns =

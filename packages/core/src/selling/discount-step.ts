@@ -3,7 +3,7 @@ import { decimal } from '../number/index.js';
 import { plannedAt } from '../production/index.js';
 import { NUMBER } from '../quantity/index.js';
 import type { Calculation } from '../sheet/index.js';
-import { contributionOf, netProceedsAt } from './sale.js';
+import { carriedBy, contributionOf, netProceedsAt } from './sale.js';
 import { unitsToEarnTheSame } from './sales-per-month.js';
 import { afterCoupon, setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
@@ -53,7 +53,7 @@ export const discountStep: Calculation<DiscountStep> = {
     const proceeds = netProceedsAt(afterCoupon(after, terms, subject), terms, subject);
     const cost = unitCostOf(sheet, product.id);
     const contribution = contributionOf(proceeds, cost, terms, subject);
-    const profit = difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit);
+    const profit = difference({ name: 'Profit', subject }, contribution, carriedBy(cost, terms, subject));
     const atList = kept.eq(1) ? contribution : sheet.read(discountStep, `${pointId}@0`).contribution;
     return {
       unitsToEarnTheSame: unitsToEarnTheSame(plannedAt(sheet, sold.point), atList, contribution, subject),

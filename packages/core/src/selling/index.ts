@@ -1,6 +1,7 @@
 import type { Calculation } from '../sheet/index.js';
 import { parcel } from './dispatch/parcel.js';
 import { channelTake, feeAtPrice } from './fees/channel-take.js';
+import { periodFees } from './fees/period-fees.js';
 import { plannedInChannel } from './fees/planned-in-channel.js';
 import { bundle } from './bundle.js';
 import { channelComparison } from './channel-comparison.js';
@@ -22,7 +23,9 @@ import { unitBehaviour } from './unit-cost.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
 export { channelTake, feeAtPrice } from './fees/channel-take.js';
-export { isInForce } from './fees/fee-terms.js';
+export { isInForce } from './fees/fee-rule-in-force.js';
+export { fulfillerOf } from './sale-terms.js';
+export { periodFees, periodRules } from './fees/period-fees.js';
 export { landedSale } from './landed-sale.js';
 export { netRealisable } from './net-realisable.js';
 export { priceLimits } from './price-limits.js';
@@ -75,6 +78,7 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   feeAtPrice,
   channelTake,
   parcel,
+  periodFees,
   plannedInChannel,
   saleLines,
   saleFee,

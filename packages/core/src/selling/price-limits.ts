@@ -73,17 +73,21 @@ function noLimits(price: Figure): PriceLimits {
   };
 }
 
-/** What one unit dispatched costs, without what comes back as new: what changes with it, and all of it. */
+/** What one unit dispatched costs, without what comes back as new: what changes with it, and all of it with the channel's fees of the period on average. */
 export function costsToCover(
   { changingCost, fixedInUnit, fullCost }: UnitCost,
-  { returns }: SaleTerms,
+  { returns, periodFee }: SaleTerms,
   subject: string,
 ): { dispatched: Figure; whole: Figure } {
   const dispatched = costOfDispatched(changingCost, returns);
-  const whole =
+  const all =
     dispatched === changingCost
       ? fullCost
       : sum({ name: 'Full cost, without what comes back as new', subject }, fullCost.unit, [dispatched, fixedInUnit]);
+  const whole =
+    periodFee === null
+      ? all
+      : sum({ name: 'Full cost and fees of the period', subject }, fullCost.unit, [all, periodFee]);
   return { dispatched, whole };
 }
 

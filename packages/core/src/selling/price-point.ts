@@ -1,6 +1,6 @@
-import { difference, type Figure, percentOf } from '../figure/index.js';
+import { difference, type Figure, percentOf, sum } from '../figure/index.js';
 import type { Calculation } from '../sheet/index.js';
-import { contributionOf, type NetProceeds, type UnitCost } from './sale.js';
+import { carriedBy, contributionOf, type NetProceeds, type UnitCost } from './sale.js';
 import type { SaleTerms } from './sale-terms.js';
 import { setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
@@ -11,11 +11,13 @@ export interface PricePointFigures {
   readonly profit: Figure;
   /** All that stands between the price before tax and what the unit costs. */
   readonly sellingCost: Figure;
+  /** The same with the channel's fees of the period, on average. */
+  readonly sellingAndPeriodCost: Figure;
 }
 
 /**
  * What is left of one sale at the set price: contribution = price after fees - variable cost; profit = contribution -
- * what the unit carries of committed costs and fixed overhead. Of what comes back as new the variable cost is not spent. Gaps: profit is one while the full cost is partial.
+ * what the unit carries of committed costs, fixed overhead and, on average, the channel's fees of the period. Of what comes back as new the variable cost is not spent. Gaps: profit is one while the full cost is partial.
  */
 export const pricePoint: Calculation<PricePointFigures> = {
   name: 'pricePoint',
@@ -23,20 +25,35 @@ export const pricePoint: Calculation<PricePointFigures> = {
     contribution: 'What each sale leaves for the running costs and for profit (contribution).',
     profit: 'What each sale leaves after its share of the running costs (profit).',
     sellingCost: 'What the sale of one unit costs: fees, packing, postage and returns, less the postage charged.',
+    sellingAndPeriodCost:
+      'What the sale of one unit costs, with the fees by the month, the day and the listing on average.',
   },
   work(sheet, pricePointId) {
     const set = sheet.read(setPrice, pricePointId);
-    if (set.sold === null) return { contribution: set.price, profit: set.price, sellingCost: set.price };
+    if (set.sold === null)
+      return { contribution: set.price, profit: set.price, sellingCost: set.price, sellingAndPeriodCost: set.price };
     const { id, name: subject } = set.sold.product;
     const cost = unitCostOf(sheet, id);
     const contribution = contributionOf(set, cost, set.sold.terms, subject);
     return {
       contribution,
-      profit: difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit),
-      sellingCost: sellingCostOf(set, set.sold.terms, cost, subject),
+      profit: difference({ name: 'Profit', subject }, contribution, carriedBy(cost, set.sold.terms, subject)),
+      ...sellingCosts(sellingCostOf(set, set.sold.terms, cost, subject), set.sold.terms, subject),
     };
   },
 };
+
+function sellingCosts(
+  sellingCost: Figure,
+  { periodFee }: SaleTerms,
+  subject: string,
+): Pick<PricePointFigures, 'sellingCost' | 'sellingAndPeriodCost'> {
+  const called = { name: 'Selling costs and fees of the period', subject };
+  return {
+    sellingCost,
+    sellingAndPeriodCost: periodFee === null ? sellingCost : sum(called, sellingCost.unit, [sellingCost, periodFee]),
+  };
+}
 
 function sellingCostOf(set: NetProceeds, { returns }: SaleTerms, { changingCost }: UnitCost, subject: string): Figure {
   const { beforeTax, netRevenue, afterFees, fees } = set;

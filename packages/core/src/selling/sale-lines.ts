@@ -4,7 +4,7 @@ import { compared, decimal } from '../number/index.js';
 import { plannedAt, productCost } from '../production/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, money, ORDER, type Sheet } from '../sheet/index.js';
-import { contributionOf, type NetProceeds, netProceedsAt } from './sale.js';
+import { carriedBy, contributionOf, type NetProceeds, netProceedsAt } from './sale.js';
 import { saleTerms, type SaleTerms } from './sale-terms.js';
 import { priceAfter, setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
@@ -36,6 +36,8 @@ export interface SaleLines {
   readonly asNew: Figure | null;
   readonly contribution: Figure;
   readonly fixed: Figure;
+  /** On average; null where there are none. */
+  readonly periodFees: Figure | null;
   readonly profit: Figure;
   readonly margin: Figure;
   readonly markup: Figure;
@@ -127,6 +129,7 @@ export const saleLines: Calculation<SaleLines> = {
     asNew: 'What comes back as new, at variable cost.',
     contribution: 'What is left for the running costs and for profit (contribution).',
     fixed: 'What is carried of costs that come whatever is sold: committed costs and fixed overhead.',
+    periodFees: 'What is carried on average of the fees by the month, the day and the listing.',
     profit: 'What is left after all costs (profit).',
     margin: 'Profit in percent of the net revenue.',
     markup: 'Profit in percent of the full cost.',
@@ -143,7 +146,7 @@ export const saleLines: Calculation<SaleLines> = {
     const cost = unitCostOf(sheet, product.id);
     const elements = sheet.read(productCost, product.id);
     const contribution = contributionOf(proceeds, cost, terms, subject);
-    const profit = difference({ name: 'Profit', subject }, contribution, cost.fixedInUnit);
+    const profit = difference({ name: 'Profit', subject }, contribution, carriedBy(cost, terms, subject));
     const discounted =
       terms.keptAfterDiscount === null
         ? null
@@ -178,6 +181,7 @@ export const saleLines: Calculation<SaleLines> = {
       ),
       contribution: of(contribution),
       fixed: of(cost.fixedInUnit),
+      periodFees: maybe(terms.periodFee),
       profit: of(profit),
       margin: shareOf({ name: 'Margin', subject }, profit, proceeds.netRevenue),
       markup: shareOf({ name: 'Markup', subject }, profit, cost.fullCost),
@@ -206,7 +210,7 @@ function noSale(gone: Figure): SaleLines {
       returnsCost: null,
       afterFees: gone,
     },
-    ...{ contribution: gone, fixed: gone, profit: gone, margin: gone, markup: gone },
+    ...{ contribution: gone, fixed: gone, periodFees: null, profit: gone, margin: gone, markup: gone },
   };
 }
 

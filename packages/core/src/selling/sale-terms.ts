@@ -6,7 +6,7 @@ import { packingOf, type SoldProduct } from './dispatch/packing.js';
 import { postageOf } from './dispatch/postage.js';
 import type { BesidePrice } from './fees/fee-amount.js';
 import type { FeeContext } from './fees/fee-context.js';
-import { feeTermsOf, type FeeTerms } from './fees/fee-terms.js';
+import { feeTermsOf, type FeeTerms, periodFeeOf } from './fees/fee-terms.js';
 import { type FeeCurve } from './fees/fee-curve.js';
 import { curveOf } from './fees/sale-curve.js';
 import { type SaleAmounts, saleAmounts } from './sale-amounts.js';
@@ -30,6 +30,8 @@ export interface SaleTerms {
   readonly packing: readonly Figure[];
   readonly postagePaid: Figure | null;
   readonly returns: ReturnTerms | null;
+  /** What a unit carries on average of fees by the month, the day and the listing: no part of a contribution. Null for none. */
+  readonly periodFee: Figure | null;
   /** The share of the list price that is left after the standing discount, in percent; null where there is none. */
   readonly keptAfterDiscount: Figure | null;
   readonly coupon: CouponTerms | null;
@@ -136,6 +138,7 @@ function termsFor(
   const postagePaid = postageOf(sheet, fulfiller, product, unitsPerOrder);
   return {
     ...{ taxInside, tax, coupon, beside, fees, packing, postagePaid, returns },
+    periodFee: periodFeeOf(sheet, context, fulfiller),
     keptAfterDiscount: keptAfterDiscount(sheet, product, point),
     curve: once(() => curveOf({ fees, beside, returns })),
     amounts: once(() => saleAmounts({ packing, postagePaid, returns, beside })),

@@ -13,6 +13,17 @@ export interface UnitCost {
   readonly fullCost: Figure;
 }
 
+/** What one unit carries of costs that come whatever is sold: its fixed cost, and the channel's fees of the period. */
+export function carriedBy(
+  { fixedInUnit }: UnitCost,
+  { periodFee }: Pick<SaleTerms, 'periodFee'>,
+  subject: string,
+): Figure {
+  return periodFee === null
+    ? fixedInUnit
+    : sum({ name: 'Fixed cost and fees of the period', subject }, fixedInUnit.unit, [fixedInUnit, periodFee]);
+}
+
 /** What one fee comes to in a sale. */
 export interface FeeTaken {
   readonly terms: FeeTerms;

@@ -178,7 +178,8 @@ describe('two channels', () => {
       [{ takenOf: 'price before tax', percent: '15' }],
     );
     expect(of('unitsAtSwitch')).toBe('15');
-    expect(of('difference')).toBe('1.4');
+    // The monthly fee is in no contribution: 20 - 1 - 5 against 20 - 3 - 5.
+    expect(of('difference')).toBe('2');
   });
 
   // 3.00 a unit against 15 %: the same at 20.00.

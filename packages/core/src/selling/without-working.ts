@@ -1,5 +1,5 @@
 import { isWhole } from '../figure/index.js';
-import { type Decimal, decimal, HUNDRED, ONE } from '../number/index.js';
+import { type Decimal, decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
 import { bookCurrency, type Sheet } from '../sheet/index.js';
 import { feeAt } from './fees/fee-curve.js';
 import { type AskedEnding, listedForTarget, type PlainTarget } from './price-for-target.js';
@@ -20,10 +20,11 @@ export function plainCosts(
   { product, terms }: Sold,
 ): { readonly dispatched: Decimal; readonly whole: Decimal } | null {
   const { changingCost, fixedInUnit } = unitCostOf(sheet, product.id);
-  if (!isWhole(changingCost) || !isWhole(fixedInUnit)) return null;
+  const { periodFee } = terms;
+  if (!isWhole(changingCost) || !isWhole(fixedInUnit) || (periodFee !== null && !isWhole(periodFee))) return null;
   const asNew = terms.returns?.asNew?.amount;
   const dispatched = asNew == null ? changingCost.amount : changingCost.amount.mul(ONE.minus(asNew.div(HUNDRED)));
-  return { dispatched, whole: dispatched.plus(fixedInUnit.amount) };
+  return { dispatched, whole: dispatched.plus(fixedInUnit.amount).plus(periodFee?.amount ?? ZERO) };
 }
 
 /** What a price is to leave, of its target as it is typed; null where there is none, or something is missing. */

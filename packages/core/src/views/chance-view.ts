@@ -35,7 +35,8 @@ function modelOf(evaluation: Evaluation, pointId: string): ChanceModel | null {
   const curve = terms.curve();
   const planned = plannedAt(sheet, point);
   const { costs, brings } = besideThePrice(terms, product.name);
-  const known = [set.price, changingCost, fixedInUnit, planned, ...costs];
+  const carried = terms.periodFee === null ? [fixedInUnit] : [fixedInUnit, terms.periodFee];
+  const known = [set.price, changingCost, planned, ...carried, ...costs];
   if (curve === null || !known.every(isWhole)) return null;
   const cost = plain(changingCost);
   const units = plain(planned);
@@ -49,7 +50,7 @@ function modelOf(evaluation: Evaluation, pointId: string): ChanceModel | null {
     ...costParts(evaluation, product.id, cost),
     mostYield: Number(product.yieldPercent) >= 100 ? 1 : 100 / Number(product.yieldPercent),
     unitsPerMonth: units,
-    fixedPerMonth: plain(fixedInUnit) * units,
+    fixedPerMonth: carried.reduce((total, figure) => total + plain(figure), 0) * units,
   };
 }
 

@@ -52,6 +52,7 @@ const AFTER_FEES: readonly (readonly [keyof SaleLines, SaleLineRole])[] = [
   ['asNew', 'plus'],
   ['contribution', 'total'],
   ['fixed', 'minus'],
+  ['periodFees', 'minus'],
   ['profit', 'total'],
 ];
 

@@ -25,7 +25,7 @@ export function stripView(evaluation: Evaluation, productId: string, pricePointI
     other: shown(evaluation, productCost, productId, 'other'),
     equipment: shown(evaluation, productCost, productId, 'equipment'),
     overhead: shown(evaluation, fullCost, productId, 'overhead'),
-    fees: ofPrice(pricePoint, 'sellingCost'),
+    fees: ofPrice(pricePoint, 'sellingAndPeriodCost'),
   };
   return {
     price: ofPrice(setPrice, 'beforeTax'),

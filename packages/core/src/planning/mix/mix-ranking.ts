@@ -1,5 +1,4 @@
 import { difference, type Figure, multiplied, ofMissingRow, quotient, sum } from '../../figure/index.js';
-import { fixedCosts } from '../../overhead/index.js';
 import { committedCost, productCost } from '../../production/index.js';
 import { unit } from '../../quantity/index.js';
 import { type Calculation, money, WHOLE_BOOK } from '../../sheet/index.js';
@@ -8,6 +7,7 @@ import { mixPeriod } from './mix-period.js';
 import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
+import { periodCosts } from '../period-costs.js';
 
 /**
  * What making costs for each unit of a resource that is available = (fixed costs of the period + what changes of the conversion
@@ -34,7 +34,7 @@ export const mixFactoryCost: Calculation<{ perUnit: Figure }> = {
       );
       return [multiplied(called, sheet.input('mixProduct', product, 'quantity', leaf), perUnit)];
     });
-    const fixed = multiplied('Fixed costs of the period', sheet.read(fixedCosts, WHOLE_BOOK).total, months);
+    const fixed = multiplied('Fixed costs of the period', sheet.read(periodCosts, WHOLE_BOOK).total, months);
     const cost = sum('Factory cost of the period', money(sheet), [fixed, ...conversions]);
     return {
       perUnit: quotient({ name: 'Factory cost', subject }, cost, sheet.read(mixResourceTerms, row.id).available),

@@ -1,13 +1,15 @@
 import { type FeeBandRule, type FeePurpose, PRICE_FEE_BASES, type RowOf, SPREAD_FEE_BASES } from '@nuvar/book';
-import { constant, type Figure, type Gap, missing, multiplied, quotient } from '../../figure/index.js';
+import { constant, type Figure, type Gap, missing, multiplied, quotient, sum } from '../../figure/index.js';
 import { PERCENT, type Unit } from '../../quantity/index.js';
 import { DAY, LISTING, money, MONTH, ORDER, OUTPUT, type Sheet } from '../../sheet/index.js';
 import { isOfCategory } from '../dispatch/packing.js';
 import { sellingGap } from '../gaps.js';
-import { taxedShare } from '../tax-on-fee.js';
+import { taxedShare, withTaxNotRecovered } from '../tax-on-fee.js';
 import { bandRows } from './fee-bands.js';
 import type { FeeContext } from './fee-context.js';
 import { ofParcel } from './parcel-fees.js';
+import { isInForce } from './fee-rule-in-force.js';
+import { isOfPeriod } from './period-fees.js';
 import { plannedInChannel } from './planned-in-channel.js';
 
 /** A band of a fee with its figures; the last has no limit, or the fee is not known beyond it. */
@@ -45,19 +47,34 @@ type Rule = RowOf<'feeRule'>;
 
 const isOneOf = <T extends string>(all: readonly T[], value: string): value is T => all.some((each) => each === value);
 
-/** True for a fee that is taken on a day. */
-export const isInForce = ({ startsOn, endsOn }: Rule, asOf: string): boolean =>
-  (startsOn === null || startsOn <= asOf) && (endsOn === null || asOf <= endsOn);
-
 const isOfFulfilment = ({ purpose }: Rule) => purpose === 'fulfilment' || purpose === 'storage';
 
 /**
- * The fees of a channel that are in force on the day of the evaluation for a product, in their order, each brought to one unit:
- * order fees over the units of an order, listings, days and months over the units sold in them. Fulfilment and storage are those
- * of the channel that fulfils. Gap: those units are not stated.
+ * The fees of a channel that come with a sale and are in force on the day of the evaluation for a product, in their order, each
+ * brought to one unit: order fees over the units of an order. Fulfilment and storage are those of the channel that fulfils. Fees
+ * by the month, the day and the listing are period costs (`periodFeeOf`).
  */
-export function feeTermsOf(sheet: Sheet, context: FeeContext, fulfiller: RowOf<'channel'>): FeeTerms[] {
-  const { channel, product } = context;
+export const feeTermsOf = (sheet: Sheet, context: FeeContext, fulfiller: RowOf<'channel'>): FeeTerms[] =>
+  rulesOf(sheet, context, fulfiller)
+    .filter((rule) => !isOfPeriod(rule))
+    .map((rule) => termsOf(sheet, rule, context));
+
+/**
+ * What a unit carries on average of the fees by the month, the day and the listing, over the units that are sold in them; null
+ * where there are none. It is in no contribution. Gap: those units are not stated.
+ */
+export function periodFeeOf(sheet: Sheet, context: FeeContext, fulfiller: RowOf<'channel'>): Figure | null {
+  const rules = rulesOf(sheet, context, fulfiller).filter(isOfPeriod);
+  if (rules.length === 0) return null;
+  const each = rules.map((rule) => withTaxNotRecovered(sheet, 'feeRule', rule, amountOf(sheet, rule, context)));
+  return sum(
+    { name: 'Fees of the period, on average', subject: context.channel.name },
+    money(sheet).per(context.output),
+    each,
+  );
+}
+
+function rulesOf(sheet: Sheet, { channel, product }: FeeContext, fulfiller: RowOf<'channel'>): Rule[] {
   const own = sheet.rowsOf('feeRule', 'channelId', channel.id);
   const rules =
     fulfiller.id === channel.id
@@ -72,8 +89,7 @@ export function feeTermsOf(sheet: Sheet, context: FeeContext, fulfiller: RowOf<'
         isInForce(rule, sheet.asOf) &&
         (product === null ? rule.category.trim() === '' : isOfCategory(rule.category, product)),
     )
-    .sort((one, other) => one.position - other.position)
-    .map((rule) => termsOf(sheet, rule, context));
+    .sort((one, other) => one.position - other.position);
 }
 
 /** One fee of a channel, brought to a unit of output. */

@@ -19,13 +19,6 @@ describe('a fee', () => {
     ['at most so much', [{ takenOf: 'price before tax', percent: '50', maximum: '4' }], '4'],
     ['for each unit', [{ takenOf: 'unit', amount: '0.40' }], '0.4'],
     ['for each order, of 1.6 units', [{ takenOf: 'order', amount: '0.80' }], '0.5'],
-    ['for each day, on which 40 are sold', [{ takenOf: 'day', amount: '60', spreadOver: '40' }], '1.5'],
-    ['for each month, over the 100 units planned in the channel', [{ takenOf: 'month', amount: '39' }], '0.39'],
-    [
-      'for each listing, without how many are sold in it',
-      [{ takenOf: 'listing', amount: '1' }],
-      'no-units-to-spread-over',
-    ],
     [
       'with a tax of 20 % on it of which nothing is recovered',
       [{ takenOf: 'unit', amount: '1', taxPercent: '20' }],

@@ -1,3 +1,4 @@
+import { nameKey } from '@nuvar/book';
 import { constant, type Figure, missing, multiplied, sum } from '../../figure/index.js';
 import { plannedAt } from '../../production/index.js';
 import { unit } from '../../quantity/index.js';
@@ -6,12 +7,14 @@ import { sellingGap } from '../gaps.js';
 
 /**
  * The units of all products together that are planned to be sold in a channel in the average month: what a fee for each month is
- * spread over. What is planned elsewhere counts nothing. Gap: nothing is planned there.
+ * spread over. The id is that of the channel, or "channel@category" with the key of a category for its products alone. What is
+ * planned elsewhere counts nothing. Gap: nothing is planned there.
  */
 export const plannedInChannel: Calculation<{ units: Figure }> = {
   name: 'plannedInChannel',
   meanings: { units: 'The units of all products that are planned to be sold in the channel in the average month.' },
-  work(sheet, channelId) {
+  work(sheet, id) {
+    const [channelId = '', category = ''] = id.split('@');
     const subject = sheet.row('channel', channelId)?.name ?? 'this channel';
     const called = { name: 'Planned units in the channel', subject };
     const perMonth = OUTPUT.per(MONTH);
@@ -19,6 +22,7 @@ export const plannedInChannel: Calculation<{ units: Figure }> = {
       const planned = plannedAt(sheet, point);
       const product = sheet.row('product', point.productId);
       if (product === undefined || planned.amount === null || planned.amount.isZero()) return [];
+      if (category !== '' && nameKey(product.category.trim()) !== category) return [];
       const one = constant('One unit', '1', OUTPUT.per(unit(product.outputUnit)), 'definition');
       return [multiplied({ name: 'Planned units', subject: product.name }, planned, one)];
     });
