@@ -1,6 +1,7 @@
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { manyUnits } from '../figures/format.js';
+import { CostSteps } from './cost-steps.js';
 import { LeadFigure } from '../figures/lead-figure.js';
 
 interface AtSetPriceProps {
@@ -27,6 +28,7 @@ export function AtSetPrice({ pointId, against, unit, currency }: AtSetPriceProps
           <Amount figure={view.contribution} digits={2} /> {currency}
         </p>
       )}
+      {against === 'ofBook' && <CostSteps steps={view.steps} unit={unit} currency={currency} />}
     </div>
   );
 }

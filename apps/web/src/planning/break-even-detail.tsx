@@ -29,7 +29,6 @@ export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
   const [parameters, setParameters] = useSearchParams();
   const against: Against = parameters.get('against') === 'share' ? 'ofShare' : 'ofBook';
   const { locale, currency } = useSettings();
-  const overhead = useView('overhead');
   const channelId = point?.channelId;
   const candidates = useMemo(() => ofProduct.filter((row) => row.channelId === channelId), [ofProduct, channelId]);
   const taxInside = useSettings().pricesIncludeTax;
@@ -135,7 +134,7 @@ export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
       {point !== undefined && point.price !== null && (
         <AtSetPrice pointId={point.id} against={against} unit={unit} currency={currency} />
       )}
-      <FixedCost against={against} total={overhead?.total} priceId={prices[0]?.id} currency={currency} />
+      <FixedCost against={against} priceId={prices[0]?.id} currency={currency} />
       <Grid
         title={`Prices to compare${inside ? ', including sales tax' : ', before sales tax'}`}
         rows={candidates}
@@ -158,14 +157,13 @@ const isSamePrice = (one: string | null, other: string | null | undefined): bool
 
 interface FixedCostProps {
   readonly against: Against;
-  readonly total: Parameters<typeof Amount>[0]['figure'];
   readonly priceId: string | undefined;
   readonly currency: string;
 }
 
-function FixedCost({ against, total, priceId, currency }: FixedCostProps) {
+function FixedCost({ against, priceId, currency }: FixedCostProps) {
   const view = useView('candidate', priceId ?? '');
-  const figure = against === 'ofBook' ? total : priceId === undefined ? undefined : view?.ofShare.fixedCost;
+  const figure = priceId === undefined ? undefined : view?.[against].fixedCost;
   if (figure === undefined) return null;
   return (
     <p className="mt-1 mb-3">

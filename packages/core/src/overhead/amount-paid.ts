@@ -6,6 +6,7 @@ import type { Unit } from '../quantity/index.js';
 import { dayIn, numberIn, type Sheet } from '../sheet/index.js';
 import { driverVolume } from './driver-volume.js';
 import { overheadGap } from './gaps.js';
+import { byLimit } from './step-limit.js';
 
 /**
  * What a running cost is each time that it comes, on a day, with the tax on it that is not recovered: the newest amount
@@ -55,10 +56,4 @@ function steppedAmount(sheet: Sheet, row: RowOf<'runningCost'>, of: Unit): Figur
   const limit = step.upTo === null ? 'its last step' : `up to ${numberIn(sheet, step.upTo)}`;
   const needs = numberIn(sheet, amount.toSignificantDigits(6).toFixed());
   return choice(leaf, stated, `${limit}: the plan needs ${needs} ${row.driver} a month`);
-}
-
-/** The smallest limit first; the step without one last. */
-function byLimit(one: RowOf<'costStep'>, other: RowOf<'costStep'>): number {
-  if (one.upTo === null || other.upTo === null) return Number(one.upTo === null) - Number(other.upTo === null);
-  return compared(decimal(one.upTo), decimal(other.upTo));
 }

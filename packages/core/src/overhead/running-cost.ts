@@ -10,7 +10,7 @@ import {
   ofMissingRow,
   quotient,
 } from '../figure/index.js';
-import { unit } from '../quantity/index.js';
+import { unit, type Unit } from '../quantity/index.js';
 import { type Calculation, DAY, dayIn, money, MONTH, type Sheet, WEEK, WHOLE_BOOK, YEAR } from '../sheet/index.js';
 import { amountPaid } from './amount-paid.js';
 import { driverVolume } from './driver-volume.js';
@@ -54,10 +54,15 @@ export function spanOf({ startsOn, endsOn, rhythm, months }: RowOf<'runningCost'
   return { from: startsOn, until: spread !== null && (until === null || spread < until) ? spread : until };
 }
 
+/** True where a running cost does not count on the day of the evaluation. */
+export function isOutsideItsTime(sheet: Sheet, row: RowOf<'runningCost'>): boolean {
+  const { from, until } = spanOf(row);
+  return (from !== null && sheet.asOf < from) || (until !== null && sheet.asOf >= until);
+}
+
 function counted(sheet: Sheet, row: RowOf<'runningCost'>, called: CalledOf): Figure {
   const { from, until } = spanOf(row);
-  const isOutside = (from !== null && sheet.asOf < from) || (until !== null && sheet.asOf >= until);
-  if (!isOutside || lacksItsSpread(row)) return monthly(sheet, row, sheet.asOf, called);
+  if (!isOutsideItsTime(sheet, row) || lacksItsSpread(row)) return monthly(sheet, row, sheet.asOf, called);
   const nothing = constant('Not counted', '0', money(sheet).per(MONTH), 'outside its time');
   const begins = from === null ? '' : ` from ${dayIn(sheet, from)}`;
   const ends = until === null ? ' on' : ` to before ${dayIn(sheet, until)}`;
@@ -74,7 +79,12 @@ export function monthly(sheet: Sheet, row: RowOf<'runningCost'>, day: string, ca
     const { planned, perUnit } = sheet.read(driverVolume, row.driver);
     return multiplied(called, amountPaid(sheet, row, day, money(sheet).per(perUnit)), planned);
   }
-  const every = (period: typeof MONTH) => amountPaid(sheet, row, day, money(sheet).per(period));
+  return inMonth(sheet, row, called, (of) => amountPaid(sheet, row, day, of));
+}
+
+/** An amount that is paid in the rhythm of a running cost, brought to a month. */
+export function inMonth(sheet: Sheet, row: RowOf<'runningCost'>, called: CalledOf, paid: (of: Unit) => Figure): Figure {
+  const every = (period: Unit) => paid(money(sheet).per(period));
   switch (row.rhythm) {
     case 'day':
       return multiplied(called, every(DAY), sheet.read(openDays, WHOLE_BOOK).perMonth);
@@ -87,16 +97,16 @@ export function monthly(sheet: Sheet, row: RowOf<'runningCost'>, day: string, ca
     case 'year':
       return quotient(called, every(YEAR), MONTHS_A_YEAR);
     case 'one-off':
-      return spread(sheet, row, day, called);
+      return spread(sheet, row, paid, called);
   }
 }
 
-function spread(sheet: Sheet, row: RowOf<'runningCost'>, day: string, called: CalledOf): Figure {
+function spread(sheet: Sheet, row: RowOf<'runningCost'>, paid: (of: Unit) => Figure, called: CalledOf): Figure {
   const leaf = { ...called, unit: money(sheet).per(MONTH) };
   const place = { kind: 'runningCost', id: row.id, field: 'months' } as const;
   if (row.months === null) return missing(leaf, overheadGap('no-months', place, { subject: row.name }));
   if (row.startsOn === null)
     return missing(leaf, overheadGap('no-start', { ...place, field: 'startsOn' }, { subject: row.name }));
   const months = sheet.input('runningCost', row, 'months', { name: 'Months', subject: row.name, unit: MONTH });
-  return quotient(called, amountPaid(sheet, row, day, money(sheet)), months);
+  return quotient(called, paid(money(sheet)), months);
 }

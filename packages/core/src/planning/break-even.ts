@@ -1,39 +1,14 @@
-import {
-  choice,
-  type Figure,
-  type Gap,
-  missing,
-  multiplied,
-  ofMissingRow,
-  quotient,
-  rounded,
-  sum,
-} from '../figure/index.js';
+import { choice, type Figure, type Gap, missing, multiplied, quotient, rounded, sum } from '../figure/index.js';
 import { minorDigits, minorUnit } from '../money/index.js';
 import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/index.js';
 import { openDays } from '../overhead/index.js';
 import { plannedAt, plannedUnits } from '../production/index.js';
-import { unit } from '../quantity/index.js';
-import {
-  contributionOf,
-  netProceedsAt,
-  pricePoint,
-  saleTerms,
-  setPrice,
-  unitBehaviour,
-  unitCostOf,
-} from '../selling/index.js';
+import { saleTerms, unitBehaviour } from '../selling/index.js';
 import { bookCurrency, type Calculation, money, numberIn, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { breakEvenSteps } from './break-even-steps.js';
+import { candidateSale } from './candidate-sale.js';
 import { planningGap } from './gaps.js';
 import { periodCostsWith } from './period-costs.js';
-
-/** One sale at a candidate price. */
-export interface CandidateSale {
-  readonly price: Figure;
-  readonly beforeTax: Figure;
-  readonly netRevenue: Figure;
-  readonly contribution: Figure;
-}
 
 /** What has to be sold at a candidate price to cover a fixed cost. */
 export interface BreakEven {
@@ -45,47 +20,6 @@ export interface BreakEven {
   readonly revenue: Figure;
 }
 
-/**
- * What each sale at a candidate price leaves, on the terms on which the product is sold in that channel; or at the set
- * price, after its discount, where the id is that of a price.
- */
-export const candidateSale: Calculation<CandidateSale> = {
-  name: 'candidate',
-  meanings: {
-    price: 'The price to compare, as the customer sees it.',
-    beforeTax: 'The price to compare without sales tax.',
-    netRevenue: 'What each sale brings: price and postage without sales tax, less what is refunded.',
-    contribution: 'What each sale at this price leaves for the running costs and for profit (contribution).',
-  },
-  work(sheet, candidateId) {
-    if (sheet.row('pricePoint', candidateId) !== undefined) return atSetPrice(sheet, candidateId);
-    const row = sheet.row('candidatePrice', candidateId);
-    const product = row && sheet.row('product', row.productId);
-    const channel = row && sheet.row('channel', row.channelId);
-    if (row === undefined || product === undefined || channel === undefined) {
-      const gone = ofMissingRow({ name: 'Price to compare', unit: money(sheet) }, 'a candidate price');
-      return { price: gone, beforeTax: gone, netRevenue: gone, contribution: gone };
-    }
-    const perUnit = money(sheet).per(unit(product.outputUnit));
-    const price = sheet.input('candidatePrice', row, 'price', {
-      name: 'Price to compare',
-      subject: product.name,
-      unit: perUnit,
-      whenEmpty: (place) => planningGap('no-candidate-price', place),
-    });
-    const point = sheet.rowsOf('pricePoint', 'productId', product.id).find((each) => each.channelId === channel.id);
-    const terms = saleTerms(sheet, product, channel, point);
-    const proceeds = netProceedsAt(price, terms, product.name);
-    const contribution = contributionOf(proceeds, unitCostOf(sheet, product.id), terms, product.name);
-    return { price, beforeTax: proceeds.beforeTax, netRevenue: proceeds.netRevenue, contribution };
-  },
-};
-
-function atSetPrice(sheet: Sheet, pricePointId: string): CandidateSale {
-  const { discounted, beforeTax, netRevenue } = sheet.read(setPrice, pricePointId);
-  return { price: discounted, beforeTax, netRevenue, contribution: sheet.read(pricePoint, pricePointId).contribution };
-}
-
 const MEANINGS = {
   fixedCost: 'The fixed cost of a month to be covered.',
   exactUnits: 'Units a month at which the sales just cover the fixed cost, not rounded.',
@@ -95,20 +29,34 @@ const MEANINGS = {
   revenue: 'Net revenue at the whole break-even units.',
 };
 
-/** Break-even of a candidate price against the whole fixed cost of the book, with the period fees of its channel and of those in use. */
+/**
+ * Break-even of a candidate price against the whole fixed cost of the book, with the period fees of its channel and of those in
+ * use. Where the fixed cost goes in steps, the first break-even that lies inside its own step (`breakEvenSteps`).
+ */
 export const breakEvenOfBook: Calculation<BreakEven> = {
   name: 'breakEvenOfBook',
   meanings: MEANINGS,
-  work: (sheet, candidateId) =>
-    breakEven(
+  work(sheet, candidateId) {
+    const total = periodCostsWith(sheet, channelOf(sheet, candidateId));
+    const fixedCost = choice('Fixed cost per month', total, 'all fixed costs of the book');
+    const { steps } = sheet.read(breakEvenSteps, candidateId);
+    const { contribution } = sheet.read(candidateSale, candidateId);
+    if (steps.length === 0 || statedResult(sheet, contribution, fixedCost) !== null)
+      return breakEven(sheet, candidateId, fixedCost);
+    const inside = steps.find(({ units }) => units.amount !== null);
+    if (inside !== undefined) {
+      const ofStep = choice('Fixed cost per month', inside.fixedCost, 'of the first step that breaks even');
+      return breakEven(sheet, candidateId, ofStep);
+    }
+    const gap = [...contribution.gaps, ...total.gaps][0] ?? planningGap('no-break-even-in-steps', null);
+    const unitsPerMonth = fixedCost.unit.per(contribution.unit);
+    return atUnits(
       sheet,
       candidateId,
-      choice(
-        'Fixed cost per month',
-        periodCostsWith(sheet, channelOf(sheet, candidateId)),
-        'all fixed costs of the book',
-      ),
-    ),
+      fixedCost,
+      missing({ name: 'Break-even units', unit: unitsPerMonth }, gap, [fixedCost]),
+    );
+  },
 };
 
 /** The channel of a candidate price, or of a set price. */
@@ -166,6 +114,11 @@ function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakE
           fixedCost,
           sale.contribution,
         ]);
+  return atUnits(sheet, candidateId, fixedCost, exactUnits);
+}
+
+function atUnits(sheet: Sheet, candidateId: string, fixedCost: Figure, exactUnits: Figure): BreakEven {
+  const sale = sheet.read(candidateSale, candidateId);
   const units = rounded('Break-even units', exactUnits, ONE, 'up');
   return {
     fixedCost,

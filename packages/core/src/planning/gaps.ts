@@ -18,6 +18,8 @@ export const PLANNING_GAPS = defineGaps({
     'no-mix-total': 'how many units does "{subject}" stand for?',
   },
   stated: {
+    'no-break-even-in-steps': 'no break-even: none lies inside its own step of the fixed cost',
+    'step-without-break-even': 'no break-even in this step',
     'never-breaks-even': 'never breaks even: a sale leaves nothing towards the fixed cost',
     'loses-each-sale': 'never breaks even: each sale loses {loss}',
     'breaks-even-at-any-volume':

@@ -1,5 +1,7 @@
 import type { Calculation } from '../sheet/index.js';
-import { breakEvenOfBook, breakEvenOfShare, candidateSale } from './break-even.js';
+import { breakEvenOfBook, breakEvenOfShare } from './break-even.js';
+import { breakEvenOfStep, breakEvenSteps } from './break-even-steps.js';
+import { candidateSale } from './candidate-sale.js';
 import { coverage } from './coverage.js';
 import { decision } from './decision/decision.js';
 import { decisionCost } from './decision/decision-cost.js';
@@ -11,7 +13,9 @@ import { periodProfit } from './period-profit.js';
 import { productMonth } from './product-month.js';
 
 export { PLANNING_GAPS } from './gaps.js';
-export { breakEvenOfBook, breakEvenOfShare, candidateSale, type BreakEven } from './break-even.js';
+export { breakEvenOfBook, breakEvenOfShare, type BreakEven } from './break-even.js';
+export { breakEvenOfStep, breakEvenSteps, type BreakEvenStep } from './break-even-steps.js';
+export { candidateSale } from './candidate-sale.js';
 export { periodCosts } from './period-costs.js';
 export { periodProfit, plannedProducts } from './period-profit.js';
 export { productMonth } from './product-month.js';
@@ -26,6 +30,8 @@ export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   candidateSale,
   breakEvenOfBook,
   breakEvenOfShare,
+  breakEvenSteps,
+  breakEvenOfStep,
   coverage,
   periodCosts,
   materialNeed,

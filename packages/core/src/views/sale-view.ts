@@ -1,8 +1,15 @@
 import { fullCost } from '../costing/index.js';
-import { breakEvenOfBook, breakEvenOfShare, candidateSale } from '../planning/index.js';
+import {
+  breakEvenOfBook,
+  breakEvenOfShare,
+  breakEvenOfStep,
+  type BreakEvenStep,
+  breakEvenSteps,
+  candidateSale,
+} from '../planning/index.js';
 import { labourHours, productCost } from '../production/index.js';
 import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice, targetAnswers } from '../selling/index.js';
-import type { Evaluation } from '../sheet/index.js';
+import type { Calculation, Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 import { stripView, type StripView } from './strip-view.js';
 
@@ -87,7 +94,29 @@ export interface CandidateView {
   readonly contribution: FigureView;
   readonly ofBook: BreakEvenFigures;
   readonly ofShare: BreakEvenFigures;
+  /** Every break-even where the fixed cost of the book goes in steps; empty where nothing does. */
+  readonly steps: readonly BreakEvenStepView[];
 }
+
+/** A step of the fixed cost, with its break-even and what the first unit beyond it leaves. */
+export interface BreakEvenStepView {
+  readonly upTo: FigureView | null;
+  readonly fixedCost: FigureView;
+  readonly units: FigureView;
+  readonly beyond: FigureView | null;
+}
+
+const breakEvenStepView = (evaluation: Evaluation, candidateId: string, index: number): BreakEvenStepView => {
+  const id = `${candidateId}@${index}`;
+  const step = evaluation.read(breakEvenSteps, candidateId).steps[index];
+  const figure = (member: keyof BreakEvenStep) =>
+    shown(evaluation, breakEvenOfStep as Calculation<BreakEvenStep>, id, member);
+  return {
+    upTo: step?.upTo ? figure('upTo') : null,
+    ...{ fixedCost: figure('fixedCost'), units: figure('units') },
+    beyond: step?.beyond ? figure('beyond') : null,
+  };
+};
 
 /** A candidate price, or the set price by its id, with its break-even against both fixed costs. */
 export function candidateView(evaluation: Evaluation, candidateId: string): CandidateView {
@@ -95,5 +124,8 @@ export function candidateView(evaluation: Evaluation, candidateId: string): Cand
     ...shownAll(evaluation, candidateSale, candidateId, ['price', 'beforeTax', 'contribution']),
     ofBook: shownAll(evaluation, breakEvenOfBook, candidateId, BREAK_EVEN_FIGURES),
     ofShare: shownAll(evaluation, breakEvenOfShare, candidateId, BREAK_EVEN_FIGURES),
+    steps: evaluation
+      .read(breakEvenSteps, candidateId)
+      .steps.map((_step, index) => breakEvenStepView(evaluation, candidateId, index)),
   };
 }
