@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { Matrix, solve } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
 import type { BookEvaluation } from '../sheet/index.js';
-import { amount, evaluated, rowsOf } from '../testing/evaluated.js';
+import { amount, evaluated, rowsOf, workshop } from '../testing/evaluated.js';
 import { VIEWS } from '../views/index.js';
 
 /** A book with one grade at 10.00 an hour, and what an example adds to it. */
@@ -624,5 +624,53 @@ describe('every method', () => {
     expect([profit('comparison'), profit('book')]).toEqual(['80', '85']);
     const effect = VIEWS.methodEffect(evaluated(build('comparison')), ids.method ?? '');
     expect(effect[0]?.profit).toEqual(['80', '85']);
+  });
+});
+
+describe('what is made', () => {
+  const made = (madePerMonth: string | null, normal: string | null, more: Partial<Record<'amount', string>> = {}) => {
+    const { rows } = workshop({
+      settings: { normalLabourHoursPerMonth: normal },
+      labourStep: { time: '60' },
+      product: { madePerMonth },
+      plannedVolume: { unitsPerMonth: '1000' },
+      runningCost: { amount: '16800', ...more },
+    });
+    const evaluation = evaluated(rows);
+    return [
+      'overheadLot/standard@production/rate',
+      'lotUse/standard@production/unused',
+      'driverVolume/labour hours/planned',
+    ].map((key) => amount(evaluation, key));
+  };
+
+  // IAS 2.13: 1,600 made at a normal 1,400 and a cost of 16,800: 10.50 an hour, and nothing under-absorbed.
+  it('is the basis of production overhead, of hours and of capacity, and not what is sold', () => {
+    expect(made('1600', '1400')).toEqual(['10.5', '0', '1600']);
+    expect(made('1200', '1400')).toEqual(['12', '2400', '1200']);
+    expect(made(null, '1400')).toEqual(['12', '4800', '1000']);
+  });
+
+  it('of a component counts once: with the product that it goes into, and the rest for itself', () => {
+    let [mug, set] = ['', ''];
+    const rows = rowsOf((book) => {
+      book.add('settings', { name: 'Sets' });
+      const gradeId = book.add('labourGrade', { name: 'Maker', wagePerHour: '20' });
+      const product = (name: string, madePerMonth: string | null, minutes: string) => {
+        const productId = book.add('product', { name, madePerMonth });
+        book.add('labourStep', { productId, name: 'Make', gradeId, timeBasis: 'minutes per unit', time: minutes });
+        return productId;
+      };
+      [mug, set] = [product('Mug', '100', '60'), product('Set', '20', '30')];
+      book.add('billLine', { productId: set, componentId: mug, quantity: '2', unit: 'each' });
+      book.add('plannedVolume', { productId: set, unitsPerMonth: '15' });
+    });
+    const evaluation = evaluated(rows);
+    // 100 mugs of an hour, 40 of them in 20 sets of half an hour: 110 hours in all.
+    expect(amount(evaluation, 'driverVolume/labour hours/planned')).toBe('110');
+    expect(amount(evaluation, `plannedOutput/${mug}/forItself`)).toBe('60');
+    // What is sold is 15 sets with their mugs.
+    expect(amount(evaluation, 'driverVolume/labour hours|sold/planned')).toBe('37.5');
+    expect(amount(evaluation, `plannedOutput/${set}/units`)).toBe('20');
   });
 });

@@ -13,7 +13,7 @@ import {
 import { unit, type Unit } from '../quantity/index.js';
 import { type Calculation, DAY, dayIn, money, MONTH, type Sheet, WEEK, WHOLE_BOOK, YEAR } from '../sheet/index.js';
 import { amountPaid } from './amount-paid.js';
-import { driverVolume } from './driver-volume.js';
+import { driverVolume, volumeFor } from './driver-volume.js';
 import { overheadGap } from './gaps.js';
 import { MONTHS_A_YEAR, openDays, WEEKS_A_YEAR } from './open-days.js';
 
@@ -76,8 +76,13 @@ const lacksItsSpread = ({ rhythm, months, startsOn }: RowOf<'runningCost'>) =>
 /** What a running cost is a month, with the amount that is in force on a day. */
 export function monthly(sheet: Sheet, row: RowOf<'runningCost'>, day: string, called: CalledOf): Figure {
   if (row.behaviour === 'variable') {
-    const { planned, perUnit } = sheet.read(driverVolume, row.driver);
-    return multiplied(called, amountPaid(sheet, row, day, money(sheet).per(perUnit)), planned);
+    const { perUnit } = sheet.read(driverVolume, row.driver);
+    const use = sheet.row('costPool', row.poolId ?? '')?.use ?? 'production';
+    return multiplied(
+      called,
+      amountPaid(sheet, row, day, money(sheet).per(perUnit)),
+      volumeFor(sheet, row.driver, use),
+    );
   }
   return inMonth(sheet, row, called, (of) => amountPaid(sheet, row, day, of));
 }

@@ -3,7 +3,7 @@ import { choice, difference, type Figure, multiplied, ofMissingRow, sum } from '
 import { unit } from '../quantity/index.js';
 import { type Calculation, money, MONTH, type Sheet } from '../sheet/index.js';
 import { amountPaid } from './amount-paid.js';
-import { driverVolume } from './driver-volume.js';
+import { driverVolume, volumeFor } from './driver-volume.js';
 import type { Lot, SharedOut } from './lot.js';
 import { methodOf, METHODS } from './methods/index.js';
 import { runningCost } from './running-cost.js';
@@ -22,13 +22,13 @@ export const sharedOut: Calculation<SharedOut> = {
 
 /** A variable running cost goes by its own driver, at what it costs for each unit of it. */
 function variableLot(sheet: Sheet, row: RowOf<'runningCost'>): Lot {
-  const { planned, perUnit } = sheet.read(driverVolume, row.driver);
+  const { perUnit } = sheet.read(driverVolume, row.driver);
   const pool = row.poolId === null ? undefined : sheet.row('costPool', row.poolId);
   const id = `cost.${row.id}`;
   return {
     ...{ id, label: row.name, use: pool?.use ?? 'production', isVariable: true },
     cost: sheet.read(runningCost, row.id).perMonth,
-    basis: planned,
+    basis: volumeFor(sheet, row.driver, pool?.use ?? 'production'),
     rate: amountPaid(sheet, row, sheet.asOf, money(sheet).per(perUnit)),
     bearings: [{ id, label: row.name, driver: row.driver }],
   };
@@ -79,7 +79,7 @@ export const lotUse: Calculation<{ used: Figure; assigned: Figure; unused: Figur
       const gone = ofMissingRow({ name: 'Overhead', unit: money(sheet).per(MONTH) }, 'a share of the overhead');
       return { used: gone, assigned: gone, unused: gone };
     }
-    const volumes = lot.bearings.map(({ driver }) => sheet.read(driverVolume, driver).planned);
+    const volumes = lot.bearings.map(({ driver }) => volumeFor(sheet, driver, lot.use));
     const [only] = volumes;
     const used =
       only !== undefined && volumes.length === 1

@@ -4,7 +4,7 @@ import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/
 import { openDays } from '../overhead/index.js';
 import { plannedAt, plannedUnits } from '../production/index.js';
 import { saleTerms, unitBehaviour } from '../selling/index.js';
-import { bookCurrency, type Calculation, money, numberIn, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
+import { bookCurrency, type Calculation, numberIn, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 import { breakEvenSteps } from './break-even-steps.js';
 import { candidateSale } from './candidate-sale.js';
 import { planningGap } from './gaps.js';

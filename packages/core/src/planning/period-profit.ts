@@ -21,9 +21,13 @@ export interface PeriodProfit {
   readonly difference: Figure;
 }
 
-/** The products that are planned at all. */
+/** The products that are planned to be sold or made. */
 export const plannedProducts = (sheet: Sheet) =>
-  sheet.all('product').filter(({ id }) => plannedSales(sheet, id).length > 0);
+  sheet
+    .all('product')
+    .filter(
+      ({ id, archived, madePerMonth }) => plannedSales(sheet, id).length > 0 || (!archived && madePerMonth !== null),
+    );
 
 /**
  * The profit of one planned month; the id is its first day. Marginal = contribution - all fixed costs. Absorption =

@@ -1,26 +1,45 @@
-import { type Figure, multiplied, quotient, sum } from '../figure/index.js';
+import { difference, type Figure, multiplied, quotient, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, MONTH, type Sheet } from '../sheet/index.js';
 import { batch } from './batch.js';
 import { plannedSales, plannedUnits } from './planned-sales.js';
 import { takings } from './takings.js';
 
+/** What is made of a product in an average month. */
+export interface PlannedOutput {
+  readonly units: Figure;
+  /** Without what goes into other products, which is counted with them. */
+  readonly forItself: Figure;
+}
+
 /**
- * Good units of a product that the plan needs in an average month: what is sold of it, and what goes into the products whose
- * bill it is in, their losses included. Nothing of a product that is neither sold nor used is zero.
+ * Good units of a product that are made in an average month: as many as are typed; else what is sold of it, and what goes into
+ * the products whose bill it is in, their losses included. Nothing of a product that is neither made, sold nor used is zero.
+ * For itself = made - what goes into other products: below zero where those are taken from stock.
  */
-export const plannedOutput: Calculation<{ units: Figure }> = {
+export const plannedOutput: Calculation<PlannedOutput> = {
   name: 'plannedOutput',
-  meanings: { units: 'Good units that the plan needs in a month: those sold, and those that go into other products.' },
+  meanings: {
+    units: 'Good units that are made in a month: as typed, or those sold and those that go into other products.',
+    forItself: 'Good units that are made in a month beside those that go into other products.',
+  },
   work(sheet, productId) {
     const product = sheet.row('product', productId);
     const subject = product?.name ?? 'this product';
+    const perMonth = unit(product?.outputUnit ?? 'each').per(MONTH);
+    const used = usedInOthers(sheet, productId);
+    if (product !== undefined && product.madePerMonth !== null && !product.archived) {
+      const made = sheet.input('product', product, 'madePerMonth', { name: 'Made a month', subject, unit: perMonth });
+      const inOthers = sum({ name: 'Used in others', subject }, perMonth, used);
+      return {
+        units: made,
+        forItself: used.length === 0 ? made : difference({ name: 'Made for itself', subject }, made, inOthers),
+      };
+    }
     const sold = plannedSales(sheet, productId).length === 0 ? [] : [plannedUnits(sheet, productId)];
     return {
-      units: sum({ name: 'Planned output', subject }, unit(product?.outputUnit ?? 'each').per(MONTH), [
-        ...sold,
-        ...usedInOthers(sheet, productId),
-      ]),
+      units: sum({ name: 'Planned output', subject }, perMonth, [...sold, ...used]),
+      forItself: sum({ name: 'Planned output for itself', subject }, perMonth, sold),
     };
   },
 };

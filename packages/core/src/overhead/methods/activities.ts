@@ -4,7 +4,7 @@ import { compared } from '../../number/index.js';
 import { PERCENT } from '../../quantity/index.js';
 import { money, MONTH, type Sheet } from '../../sheet/index.js';
 import { type Driver, driverOfActivity, unitOfDriver } from '../driver.js';
-import { driverVolume } from '../driver-volume.js';
+import { volumeFor } from '../driver-volume.js';
 import { overheadGap } from '../gaps.js';
 import type { Lot, Unassigned } from '../lot.js';
 import { lotRate } from '../lot-rate.js';
@@ -66,7 +66,7 @@ function costsOf(sheet: Sheet, activity: RowOf<'activity'>, pools: readonly Pool
 
 function activityLot(sheet: Sheet, { activity, use, cost }: ActivityCost): Lot {
   const driver = driverOfActivity(activity);
-  const basis = volumeOf(sheet, activity, driver);
+  const basis = volumeOf(sheet, activity, driver, use);
   const place = { kind: 'activity', id: activity.id, field: 'practicalVolume' } as const;
   const none = overheadGap('no-volume', place, { subject: activity.name });
   const rate = lotRate('Rate of the activity', activity.name, cost, basis, none);
@@ -76,8 +76,8 @@ function activityLot(sheet: Sheet, { activity, use, cost }: ActivityCost): Lot {
 }
 
 /** Practical volume where it is entered; what the plan needs where it is not, or where the plan needs more. */
-function volumeOf(sheet: Sheet, activity: RowOf<'activity'>, driver: Driver): Figure {
-  const { planned } = sheet.read(driverVolume, driver);
+function volumeOf(sheet: Sheet, activity: RowOf<'activity'>, driver: Driver, use: Pool['use']): Figure {
+  const planned = volumeFor(sheet, driver, use);
   const called = { name: 'Driver volume', subject: activity.name };
   if (activity.practicalVolume === null)
     return choice(called, planned, 'what the planned units need: unused capacity cannot be told');

@@ -2,7 +2,7 @@ import type { PoolUse } from '@nuvar/book';
 import { choice, type Figure, sum } from '../../figure/index.js';
 import { HOUR, money, MONTH, type Sheet } from '../../sheet/index.js';
 import { unitOfDriver } from '../driver.js';
-import { driverVolume } from '../driver-volume.js';
+import { volumeFor } from '../driver-volume.js';
 import { overheadGap } from '../gaps.js';
 import type { Lot } from '../lot.js';
 import { absorptionBasis, lotRate, noBasis } from '../lot-rate.js';
@@ -47,7 +47,7 @@ function productionLot(sheet: Sheet, method: MethodRow): Lot | null {
 export function nonProductionLot(sheet: Sheet, method: MethodRow): Lot | null {
   const cost = costOf(sheet, 'non-production');
   if (cost === null) return null;
-  const { planned } = sheet.read(driverVolume, method.basis);
+  const planned = volumeFor(sheet, method.basis, 'non-production');
   const basis = choice({ name: 'Shared over', subject: '' }, planned, 'what the planned units need');
   return lot(sheet, method, 'non-production', cost, basis);
 }

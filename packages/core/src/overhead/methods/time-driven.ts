@@ -3,7 +3,7 @@ import { choice, emptyInput, type Figure, gapSentence, sum } from '../../figure/
 import { compared } from '../../number/index.js';
 import { MINUTE, MONTH, type Sheet } from '../../sheet/index.js';
 import { minutesOf } from '../driver.js';
-import { driverVolume } from '../driver-volume.js';
+import { volumeFor } from '../driver-volume.js';
 import { overheadGap } from '../gaps.js';
 import type { Lot, Unassigned } from '../lot.js';
 import { lotRate } from '../lot-rate.js';
@@ -58,7 +58,7 @@ function practicalMinutes(sheet: Sheet, pool: Pool, done: readonly RowOf<'activi
   const planned = sum(
     { name: 'Minutes that the plan needs', subject: pool.name },
     leaf.unit,
-    done.map(({ id }) => sheet.read(driverVolume, minutesOf(id)).planned),
+    done.map(({ id }) => volumeFor(sheet, minutesOf(id), pool.use)),
   );
   const called = { name: 'Shared over', subject: pool.name };
   return planned.amount !== null && practical.amount !== null && compared(planned.amount, practical.amount) > 0
