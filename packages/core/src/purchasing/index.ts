@@ -11,7 +11,7 @@ export { PURCHASING_GAPS } from './gaps.js';
 export { conversionConflicts } from './conversion-conflicts.js';
 export { converted, convertedFor, ownConversions, type ConvertedItem } from './converted.js';
 export * from './price-list/index.js';
-export { costWithTax, hasSalesTax, inputTax } from './input-tax.js';
+export { costWithTax, inputTax } from './input-tax.js';
 export { taxStatusOn, type TaxStatus } from './tax-status.js';
 export { listedPrice, listedPriceAt } from './listed-price.js';
 export { materialMeasures } from './material-measures.js';

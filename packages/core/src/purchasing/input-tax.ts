@@ -16,7 +16,7 @@ export interface InputTax {
 }
 
 /** True where the book names a sales tax that is above nothing: its own, or that of a category. */
-export const hasSalesTax = (sheet: Sheet): boolean =>
+const hasSalesTax = (sheet: Sheet): boolean =>
   [sheet.settings().salesTaxPercent, ...sheet.all('salesTaxRate').map(({ percent }) => percent)].some(
     (percent) => !decimal(percent).isZero(),
   );
