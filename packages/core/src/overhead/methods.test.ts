@@ -194,6 +194,19 @@ describe('service departments', () => {
     expect(view?.services[1]?.leftOut).toEqual(['Maintenance']);
   });
 
+  it('that serve only each other are named alone; a third is shared out as if they were not there', () => {
+    const made = departments(
+      { One: 100, Other: 50, Third: 80, Shop: 0, Bakery: 0 },
+      { One: { Other: 1 }, Other: { One: 1 }, Third: { One: 6, Shop: 3, Bakery: 1 } },
+    );
+    close(totals(made, 'reciprocal', 'Shop', 'Bakery'), [60, 20]);
+    const view = VIEWS.departments(evaluated(made.rows), 'book');
+    const unassigned = view.methods.find(({ method }) => method === 'reciprocal')?.unassigned ?? [];
+    expect(unassigned.map(({ why }) => why)).toEqual(
+      Array(2).fill('One, Other serve only each other, so their cost reaches no production department'),
+    );
+  });
+
   it('that serve only each other, or nobody, keep a cost that is shown as not shared out', () => {
     const circle = departments({ One: 100, Other: 50, Shop: 0 }, { One: { Other: 1 }, Other: { One: 1 } });
     const view = VIEWS.departments(evaluated(circle.rows), 'book');

@@ -4,7 +4,7 @@ import { NUMBER, unit } from '../../quantity/index.js';
 import { money, MONTH, type Sheet } from '../../sheet/index.js';
 import { overheadGap } from '../gaps.js';
 import { fractionOf, type Fraction, dividedBy, lessThan, NONE, toDecimal, WHOLE } from './fraction.js';
-import { type ServiceUses, serviceUses, stepOrder, usedBy } from './service-shares.js';
+import { inCircles, type ServiceUses, serviceUses, stepOrder, usedBy } from './service-shares.js';
 import { inverse } from './solve.js';
 
 /** What a service department passes on, and what each receiver bears of it. */
@@ -82,7 +82,32 @@ function sharesOf(
   );
 }
 
-function reciprocal(sheet: Sheet, services: Departments, uses: ServiceUses, primary: Costs): PassedOn[] {
+/**
+ * Services that reach a production department, solved together as if those that serve only each other were not there; these are
+ * named as a circle.
+ */
+function reciprocal(sheet: Sheet, all: Departments, uses: ServiceUses, primary: Costs): PassedOn[] {
+  const circle = inCircles(all, uses);
+  const isInCircle = new Set(circle.map(({ id }) => id));
+  const outside = new Map(
+    [...uses].map(([id, of]) => [id, new Map([...of].filter(([departmentId]) => !isInCircle.has(departmentId)))]),
+  );
+  const solved = solvedTogether(
+    sheet,
+    all.filter(({ id }) => !isInCircle.has(id)),
+    outside,
+    primary,
+  );
+  return all.map((service): PassedOn => {
+    const called = { name: 'To pass on', subject: service.name };
+    const left = [...isInCircle].filter((id) => uses.get(service.id)?.has(id));
+    const found = solved.find(({ serviceId }) => serviceId === service.id);
+    if (found !== undefined) return { ...found, leftOut: left };
+    return { serviceId: service.id, cost: inACircle(sheet, circle, called), shares: new Map(), leftOut: [] };
+  });
+}
+
+function solvedTogether(sheet: Sheet, services: Departments, uses: ServiceUses, primary: Costs): PassedOn[] {
   const share = (of: RowOf<'department'>, by: RowOf<'department'>): Fraction => {
     const amount = uses.get(of.id)?.get(by.id);
     return amount === undefined ? NONE : dividedBy(fractionOf(amount), fractionOf(usedBy(uses, of.id, () => true)));

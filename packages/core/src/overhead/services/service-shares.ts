@@ -41,3 +41,16 @@ export function stepOrder(services: readonly RowOf<'department'>[], uses: Servic
     .sort((one, other) => (one.turn === other.turn ? other.share.comparedTo(one.share) : one.turn - other.turn))
     .map(({ row }) => row);
 }
+
+/** The services that serve only each other: somebody uses them, and no way leads from them to a production department. */
+export function inCircles(services: readonly RowOf<'department'>[], uses: ServiceUses): RowOf<'department'>[] {
+  const isService = new Set(services.map(({ id }) => id));
+  const reaching = new Set<string>();
+  const receiversOf = (id: string) => [...(uses.get(id)?.keys() ?? [])];
+  for (let before = -1; before < reaching.size; ) {
+    before = reaching.size;
+    for (const { id } of services)
+      if (receiversOf(id).some((each) => !isService.has(each) || reaching.has(each))) reaching.add(id);
+  }
+  return services.filter(({ id }) => receiversOf(id).length > 0 && !reaching.has(id));
+}
