@@ -112,6 +112,88 @@ describe('the ledger of a period', () => {
     expect([used, closing, priceVariance, revaluation].map((each) => each?.amount)).toEqual(['24', '96', '10', '20']);
   });
 
+  // Receipt 100 for 800, issue 60, counted 38, receipt 40 for 360: 38 at 8.00 and 40 at 9.00 are left.
+  it('keeps a count where it was made, first in, first out of the period too', () => {
+    const { evaluation, material } = stocked((book, id) => {
+      moved(book, id, '2026-10-01', 'receipt', '100', '800');
+      moved(book, id, '2026-10-05', 'issue', '60');
+      moved(book, id, '2026-10-10', 'count', '38');
+      moved(book, id, '2026-10-15', 'receipt', '40', '360');
+      return {};
+    });
+    const { methods } = stockPeriodView(evaluation, `${material}@2026-10-01@2026-10-31`);
+    const closing = (method: string) => methods.find((each) => each.method === method)?.closing.amount;
+    expect(closing('periodic first in, first out')).toBe('664');
+    expect(closing('first in, first out')).toBe('664');
+  });
+
+  // By hand: 10 at 5.00, 2 go back at 5.00, 3 are written off and 4 used at 5.00; paid 1.00 above a standard of 4.00.
+  it('tells what went back to the supplier and what was written off from what was used', () => {
+    const { evaluation, material } = stocked((book, id) => {
+      const receipt = moved(book, id, '2026-10-01', 'receipt', '10', '50');
+      book.add('stockMovement', {
+        ...{ materialId: id, date: '2026-10-02', type: 'return to supplier', quantity: '2', unit: 'kg' },
+        ofMovementId: receipt,
+      });
+      moved(book, id, '2026-10-03', 'write-off', '3');
+      moved(book, id, '2026-10-04', 'issue', '4');
+      book.add('standardPrice', { materialId: id, validFrom: '2026-01-01', price: '4' });
+      return {};
+    });
+    const view = stockPeriodView(evaluation, `${material}@2026-10-01@2026-10-31`);
+    expect(
+      view.methods.map(({ used, toSupplier, writtenOff, closing, priceVariance }) =>
+        [used, toSupplier, writtenOff, closing, priceVariance].map((each) => each?.amount ?? null),
+      ),
+    ).toEqual([
+      ...Array(4).fill(['20', '10', '15', '5', null]),
+      // The variance is that of the eight that were kept.
+      ['16', '8', '12', '4', '8'],
+    ]);
+    expectOpen(evaluation, view);
+  });
+
+  // By hand: 20 at 5.00 become 20 at 6.00 on the first day; the month before closes at 100, and this one opens there.
+  it('revalues what is there by a standard from its first day on, so that periods chain', () => {
+    const { evaluation, material } = stocked((book, id) => {
+      moved(book, id, '2026-09-05', 'receipt', '20', '100');
+      moved(book, id, '2026-10-15', 'issue', '4');
+      book.add('standardPrice', { materialId: id, validFrom: '2026-01-01', price: '5' });
+      book.add('standardPrice', { materialId: id, validFrom: '2026-10-01', price: '6' });
+      return {};
+    });
+    const of = (from: string, to: string) => {
+      const { opening, used, closing, revaluation } =
+        stockPeriodView(evaluation, `${material}@${from}@${to}@2026-09-01`).methods.at(-1) ?? {};
+      return [opening, used, closing, revaluation].map((each) => each?.amount);
+    };
+    expect(of('2026-09-01', '2026-09-30')).toEqual(['0', '0', '100', '0']);
+    expect(of('2026-10-01', '2026-10-31')).toEqual(['100', '24', '96', '20']);
+  });
+
+  it('shows standard values in a book on standard cost, and the price variance of each receipt', () => {
+    const { evaluation, material } = stocked(
+      (book, id) => {
+        moved(book, id, '2026-10-01', 'receipt', '10', '60');
+        moved(book, id, '2026-10-05', 'issue', '4');
+        book.add('standardPrice', { materialId: id, validFrom: '2026-01-01', price: '5' });
+        return {};
+      },
+      undefined,
+      { stockMethod: 'standard' },
+    );
+    const view = stockPeriodView(evaluation, `${material}@2026-10-01@2026-10-31`);
+    expect(
+      view.entries.map(({ value, truedUp, valueAfter }) =>
+        [value, truedUp, valueAfter].map((each) => each?.amount ?? null),
+      ),
+    ).toEqual([
+      ['50', '10', '50'],
+      ['-20', null, '30'],
+    ]);
+    expectOpen(evaluation, view);
+  });
+
   it('looks at its own days only, from the position before them', () => {
     const { evaluation, material } = stocked((book, id) => {
       moved(book, id, '2026-09-05', 'receipt', '99', '990');

@@ -69,6 +69,9 @@ export interface StockEntryView extends Readonly<
 export interface StockMethodView extends Readonly<Record<'opening' | 'received' | 'used' | 'closing', FigureView>> {
   readonly method: PeriodMethod;
   readonly perUnit: FigureView | null;
+  /** No use: null where there is nothing of it. */
+  readonly toSupplier: FigureView | null;
+  readonly writtenOff: FigureView | null;
   readonly priceVariance: FigureView | null;
   readonly revaluation: FigureView | null;
 }
@@ -111,6 +114,8 @@ function methodView(evaluation: Evaluation, id: string, method: PeriodMethod, of
     opening: figure('opening'),
     received: figure('received'),
     used: figure('used'),
+    toSupplier: of.toSupplier && figure('toSupplier'),
+    writtenOff: of.writtenOff && figure('writtenOff'),
     closing: figure('closing'),
     perUnit: of.perUnit && figure('perUnit'),
     priceVariance: of.priceVariance && figure('priceVariance'),

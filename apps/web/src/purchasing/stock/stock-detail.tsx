@@ -136,10 +136,13 @@ const METHOD_LABELS: Readonly<Record<StockMethodView['method'], string>> = {
 /** What each method of valuation makes of the same movements. */
 function MethodsTable({ methods, label }: { readonly methods: readonly StockMethodView[]; readonly label: string }) {
   const { currency } = useSettings();
+  const isThere = (member: 'toSupplier' | 'writtenOff') => methods.some((method) => method[member] !== null);
   const numbers = [
     ['opening', 'Opening'],
     ['received', 'Received'],
     ['used', 'Cost of use'],
+    ...(isThere('toSupplier') ? [['toSupplier', 'To supplier'] as const] : []),
+    ...(isThere('writtenOff') ? [['writtenOff', 'Written off'] as const] : []),
     ['closing', 'Closing'],
   ] as const;
   const hasVariance = methods.some(({ priceVariance }) => priceVariance?.amount != null);
@@ -172,7 +175,7 @@ function MethodsTable({ methods, label }: { readonly methods: readonly StockMeth
                   </th>
                   {numbers.map(([member]) => (
                     <td key={member} className="text-right">
-                      <Amount figure={figures[member]} digits={2} />
+                      <Amount figure={figures[member] ?? undefined} digits={2} />
                     </td>
                   ))}
                   <td className="text-right">

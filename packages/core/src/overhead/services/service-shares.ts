@@ -47,7 +47,7 @@ export function inCircles(services: readonly RowOf<'department'>[], uses: Servic
   const isService = new Set(services.map(({ id }) => id));
   const reaching = new Set<string>();
   const receiversOf = (id: string) => [...(uses.get(id)?.keys() ?? [])];
-  for (let before = -1; before < reaching.size; ) {
+  for (let before = -1; before < reaching.size;) {
     before = reaching.size;
     for (const { id } of services)
       if (receiversOf(id).some((each) => !isService.has(each) || reaching.has(each))) reaching.add(id);

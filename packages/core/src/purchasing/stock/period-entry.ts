@@ -20,7 +20,7 @@ export interface PeriodEntry {
 /** The ledger that entries are of: its material, and the method by which it goes. */
 export interface LedgerOf {
   readonly material: RowOf<'material'> | undefined;
-  readonly method: 'moving average' | 'first in, first out';
+  readonly method: 'moving average' | 'first in, first out' | 'standard';
 }
 
 /** An amount that the ledger has come to on a day: it stands for all movements until then. */
@@ -34,6 +34,33 @@ export const ofLedger = (
 ): Figure => constant(name, amount, of, `stock ledger of ${material?.name ?? ''} to ${dayIn(sheet, day)}, ${method}`);
 
 export const quantityUnit = ({ material }: LedgerOf) => unit(material?.baseUnit ?? 'each');
+
+/**
+ * A step of the ledger of a book on standard cost: what moved and what is there x the standard price of the day. What a receipt
+ * or a late charge cost beside that is the price variance, which stands under what went to cost of sales.
+ */
+export function standardEntry(
+  sheet: Sheet,
+  of: LedgerOf,
+  row: RowOf<'stockMovement'>,
+  entry: LedgerEntry,
+  standard: Figure,
+): PeriodEntry {
+  const subject = of.material?.name ?? '';
+  const counted = (name: string, amount: Decimal) => ofLedger(sheet, of, name, amount, quantityUnit(of), row.date);
+  const moved = counted('Quantity moved', entry.quantity);
+  const after = counted('Quantity after', entry.quantityAfter);
+  const value = multiplied({ name: 'Moved at standard', subject }, moved, standard);
+  const place = { kind: 'stockMovement', id: row.id, field: 'cost' } as const;
+  const posted = row.cost === null ? null : input({ name: 'Posted', subject, unit: money(sheet) }, place, row.cost);
+  const variance = posted && difference({ name: 'Price variance', subject }, posted, value);
+  return {
+    ...{ movementId: row.id, quantity: moved, value, quantityAfter: after },
+    truedUp: variance === null || variance.amount?.isZero() === true ? null : variance,
+    valueAfter: multiplied({ name: 'Value after', subject }, after, standard),
+    perUnitAfter: isPositive(entry.quantityAfter) ? standard : null,
+  };
+}
 
 /** A step of the ledger as figures: value after = value before + change; what left by the average is quantity x average. */
 export function periodEntry(sheet: Sheet, of: LedgerOf, row: RowOf<'stockMovement'>, entry: LedgerEntry): PeriodEntry {

@@ -1,10 +1,10 @@
 import type { RowOf } from '@nuvar/book';
-import { constant, difference, type Figure, multiplied, quotient, sum } from '../../figure/index.js';
+import { choice, constant, difference, type Figure, multiplied, quotient, sum } from '../../figure/index.js';
 import { type Decimal, isPositive, ZERO } from '../../number/index.js';
 import { unit } from '../../quantity/index.js';
 import { dayIn, money, type Sheet } from '../../sheet/index.js';
 import type { Holding } from './holding.js';
-import { runLedger } from './ledger.js';
+import { type LedgerEntry, runLedger } from './ledger.js';
 import type { Movement } from './movement.js';
 import { stateOf } from './position.js';
 import { standardPriceOn } from './standard-price.js';
@@ -22,8 +22,14 @@ export type PeriodMethod = (typeof PERIOD_METHODS)[number];
 export interface MethodOfPeriod {
   readonly opening: Figure;
   readonly received: Figure;
-  /** Cost of what left, with what was trued up: opening + received - closing, and for standard less its variances. */
+  /**
+   * Cost of use, with what was trued up: opening + received - back to the supplier - written off - closing, and for standard less
+   * its variances.
+   */
   readonly used: Figure;
+  /** What went back to the supplier, and what was written off: no use. Null where there is nothing of it. */
+  readonly toSupplier: Figure | null;
+  readonly writtenOff: Figure | null;
   readonly closing: Figure;
   readonly perUnit: Figure | null;
   /** Standard only: what was paid above (+) the standard (purchase price variance), and what a new standard changed. */
@@ -47,6 +53,9 @@ interface Common {
   readonly said: (name: string, amount: Decimal, of: Figure['unit']) => Figure;
   readonly received: Figure;
   readonly closingQuantity: Figure;
+  /** Quantities that went back to the supplier, and that were written off, in the period. */
+  readonly back: readonly Movement[];
+  readonly lost: readonly Movement[];
 }
 
 /**
@@ -66,30 +75,75 @@ export function periodMethods(
   const said = (name: string, amount: Decimal, of: Figure['unit']) => constant(name, amount, of, note);
   const earlier = movements.filter(({ date }) => date < from);
   const inPeriod = movements.filter(({ date }) => date >= from);
-  const comesIn = inPeriod.filter(({ type }) => ['opening', 'receipt', 'late charge'].includes(type));
+  const comesIn = inPeriod.filter(isIncoming);
+  const ofType = (type: Movement['type']) => inPeriod.filter((movement) => movement.type === type);
   const { average, fifo } = stateOf(before);
   const opened = { average: runLedger(average.copy(), earlier), fifo: runLedger(fifo.copy(), earlier) };
   const closed = { average: runLedger(average.copy(), movements), fifo: runLedger(fifo.copy(), movements) };
-  // As if all that came in during the period had come before anything left.
-  const others = inPeriod.filter((movement) => !comesIn.includes(movement));
-  const reordered = runLedger(fifo.copy(), [...earlier, ...comesIn, ...others]);
+  // As if all that came in during the period had come before anything left; a count stays what it found where it was made.
+  const others = withCountsFixed(movements, average).filter(
+    (movement) => movement.date >= from && !isIncoming(movement),
+  );
+  const reordered = (told?: (entry: LedgerEntry) => void) =>
+    runLedger(fifo.copy(), [...withCountsFixed(earlier, average), ...comesIn, ...others], told);
   const heldBefore = (day: string) =>
     runLedger(
       average.copy(),
       movements.filter(({ date }) => date < day),
     ).quantity;
+  const returnedAbove = (of: readonly Movement[]): Decimal | null => {
+    const paid = of.map(({ ofMovementId, quantity }) => {
+      const receipt = movements.find(({ id }) => id === ofMovementId);
+      return receipt?.cost == null || receipt.quantity === null || quantity === null
+        ? null
+        : receipt.cost.times(quantity).div(receipt.quantity);
+    });
+    return paid.includes(null) || paid.length === 0 ? null : total(paid);
+  };
   const common: Common = {
     ...{ subject, cash, held, said },
     received: said('Received', total(comesIn.map(({ cost }) => cost)), cash),
     closingQuantity: said('Closing quantity', closed.average.quantity, held),
+    ...{ back: ofType('return to supplier'), lost: ofType('write-off') },
+  };
+  const told = (holding: Holding, of: readonly Movement[]) => {
+    const entries: LedgerEntry[] = [];
+    runLedger(holding, of, (entry) => void (entry.movement.date >= from && entries.push(entry)));
+    return entries;
   };
   return {
-    'moving average': byMovement(common, opened.average, closed.average),
-    'first in, first out': byMovement(common, opened.fifo, closed.fifo),
+    'moving average': byMovement(common, opened.average, closed.average, told(average.copy(), movements)),
+    'first in, first out': byMovement(common, opened.fifo, closed.fifo, told(fifo.copy(), movements)),
     'periodic average': periodicAverage(common, opened.average, total(comesIn.map(({ quantity }) => quantity))),
-    'periodic first in, first out': byMovement(common, opened.fifo, reordered),
-    standard: atStandard(sheet, material, common, { comesIn, heldBefore, from, to }),
+    'periodic first in, first out': periodicFifo(),
+    standard: atStandard(sheet, material, common, { comesIn, heldBefore, returnedAbove, from, to }),
   };
+
+  function periodicFifo(): MethodOfPeriod {
+    const entries: LedgerEntry[] = [];
+    const ended = reordered((entry) => void (entry.movement.date >= from && entries.push(entry)));
+    return byMovement(common, opened.fifo, ended, entries);
+  }
+}
+
+const isIncoming = ({ type }: Movement): boolean => ['opening', 'receipt', 'late charge'].includes(type);
+
+/** The movements with each count as what it found missing or too much, where it was made. */
+function withCountsFixed(movements: readonly Movement[], before: Holding): readonly Movement[] {
+  const found = new Map<string, Decimal>();
+  runLedger(
+    before.copy(),
+    movements,
+    ({ movement, quantity }) => void (movement.type === 'count' && found.set(movement.id, quantity)),
+  );
+  return movements.flatMap((movement): readonly Movement[] => {
+    const change = found.get(movement.id);
+    if (change === undefined) return [movement];
+    if (change.isZero()) return [];
+    return change.isNegative()
+      ? [{ ...movement, type: 'issue', quantity: change.negated() }]
+      : [{ ...movement, type: 'return from customer', quantity: change, ofMovementId: null }];
+  });
 }
 
 const NO_VARIANCES = { priceVariance: null, revaluation: null };
@@ -99,17 +153,37 @@ const perUnitOf = ({ subject, closingQuantity }: Common, value: Figure): Figure 
     ? quotient({ name: 'Value per base unit', subject }, value, closingQuantity)
     : null;
 
-function usedOf({ subject, cash, received }: Common, opening: Figure, closing: Figure): Figure {
+/** What was available less what is left, what went back and what was written off. */
+function usedOf({ subject, cash, received }: Common, opening: Figure, closing: Figure, apart: Apart): Figure {
   const available = sum({ name: 'Available', subject }, cash, [opening, received]);
-  return difference({ name: 'Cost of use', subject }, available, closing);
+  const left = difference({ name: 'Left the stock', subject }, available, closing);
+  const others = [apart.toSupplier, apart.writtenOff].filter((figure) => figure !== null);
+  return others.length === 0
+    ? choice({ name: 'Cost of use', subject }, left, 'nothing went back or was written off')
+    : difference({ name: 'Cost of use', subject }, left, sum({ name: 'No use', subject }, cash, others));
 }
 
-function byMovement(common: Common, atStart: Holding, atEnd: Holding): MethodOfPeriod {
+type Apart = Pick<MethodOfPeriod, 'toSupplier' | 'writtenOff'>;
+
+/** What went back to the supplier and was written off, at what it left at by the entries of a ledger. */
+function apartOf({ cash, said, back, lost }: Common, entries: readonly LedgerEntry[]): Apart {
+  const valueOf = (of: readonly Movement[]) =>
+    total(
+      entries.filter(({ movement }) => of.some(({ id }) => id === movement.id)).map(({ value }) => value.negated()),
+    );
+  return {
+    toSupplier: back.length === 0 ? null : said('Back to the supplier', valueOf(back), cash),
+    writtenOff: lost.length === 0 ? null : said('Written off', valueOf(lost), cash),
+  };
+}
+
+function byMovement(common: Common, atStart: Holding, atEnd: Holding, entries: readonly LedgerEntry[]): MethodOfPeriod {
   const opening = common.said('Opening value', atStart.value, common.cash);
   const closing = common.said('Closing value', atEnd.value, common.cash);
   const { received } = common;
-  const used = usedOf(common, opening, closing);
-  return { opening, received, used, closing, perUnit: perUnitOf(common, closing), ...NO_VARIANCES };
+  const apart = apartOf(common, entries);
+  const used = usedOf(common, opening, closing, apart);
+  return { opening, received, used, ...apart, closing, perUnit: perUnitOf(common, closing), ...NO_VARIANCES };
 }
 
 function periodicAverage(common: Common, atStart: Holding, receivedQuantity: Decimal): MethodOfPeriod {
@@ -122,25 +196,35 @@ function periodicAverage(common: Common, atStart: Holding, receivedQuantity: Dec
   const available = sum({ name: 'Available', subject }, cash, [opening, received]);
   const average = quotient({ name: 'Average of the period', subject }, available, quantity);
   const closing = multiplied({ name: 'Closing value', subject }, closingQuantity, average);
-  const used = usedOf(common, opening, closing);
-  return { opening, received, used, closing, perUnit: perUnitOf(common, closing), ...NO_VARIANCES };
+  const atAverage = (name: string, of: readonly Movement[]) =>
+    of.length === 0
+      ? null
+      : multiplied({ name, subject }, said(`Quantity: ${name}`, total(of.map((each) => each.quantity)), held), average);
+  const apart = {
+    toSupplier: atAverage('Back to the supplier', common.back),
+    writtenOff: atAverage('Written off', common.lost),
+  };
+  const used = usedOf(common, opening, closing, apart);
+  return { opening, received, used, ...apart, closing, perUnit: perUnitOf(common, closing), ...NO_VARIANCES };
 }
 
 interface AtStandard {
   readonly comesIn: readonly Movement[];
   /** What was in stock before the movements of a day. */
   readonly heldBefore: (day: string) => Decimal;
+  /** What was paid for goods that went back; null where their receipts are not known. */
+  readonly returnedAbove: (of: readonly Movement[]) => Decimal | null;
   readonly from: string;
   readonly to: string;
 }
 
-function atStandard(
-  sheet: Sheet,
-  material: RowOf<'material'>,
-  { subject, cash, held, said, received, closingQuantity }: Common,
-  span: AtStandard,
-): MethodOfPeriod {
-  const [atStart, atEnd] = [span.from, span.to].map((day) => standardPriceOn(sheet, material, day)) as [Figure, Figure];
+function atStandard(sheet: Sheet, material: RowOf<'material'>, common: Common, span: AtStandard): MethodOfPeriod {
+  const { subject, cash, held, said, received, closingQuantity, back, lost } = common;
+  // A standard from the first day of the period on revalues what is there, as any other does.
+  const begun = standardsBegun(sheet, material.id, span);
+  const before = begun[0] === span.from ? standardBefore(sheet, material, span.from) : null;
+  const atStart = before ?? standardPriceOn(sheet, material, span.from);
+  const atEnd = standardPriceOn(sheet, material, span.to);
   const openingQuantity = said('Opening quantity', span.heldBefore(span.from), held);
   const opening = multiplied({ name: 'Opening value', subject }, openingQuantity, atStart);
   const closing = multiplied({ name: 'Closing value', subject }, closingQuantity, atEnd);
@@ -150,12 +234,30 @@ function atStandard(
     return [multiplied({ name: 'Received at standard', subject }, came, standardPriceOn(sheet, material, date))];
   });
   const receivedAtStandard = sum({ name: 'Received at standard', subject }, cash, receipts);
+  const atStandardOf = (name: string, of: readonly Movement[]) =>
+    of.length === 0
+      ? null
+      : sum(
+          { name, subject },
+          cash,
+          of.map(({ date, quantity }) =>
+            multiplied(
+              { name, subject },
+              said('Quantity', quantity ?? ZERO, held),
+              standardPriceOn(sheet, material, date),
+            ),
+          ),
+        );
+  const apart = {
+    toSupplier: atStandardOf('Back to the supplier', back),
+    writtenOff: atStandardOf('Written off', lost),
+  };
   // A new standard revalues what is there when it begins; what comes and goes does so at the standard of its day.
   let standard = atStart;
-  const revaluations = standardsBegun(sheet, material.id, span).map((day) => {
-    const before = standard;
+  const revaluations = (before === null ? begun.filter((day) => day > span.from) : begun).map((day) => {
+    const earlier = standard;
     standard = standardPriceOn(sheet, material, day);
-    const change = difference({ name: 'Change of the standard', subject }, standard, before);
+    const change = difference({ name: 'Change of the standard', subject }, standard, earlier);
     return multiplied({ name: 'Revaluation', subject }, said('In stock', span.heldBefore(day), held), change);
   });
   const revaluation = sum({ name: 'Revaluation', subject }, cash, revaluations);
@@ -163,18 +265,50 @@ function atStandard(
   return {
     opening,
     received,
-    used: difference({ name: 'Cost of use', subject }, available, closing),
+    used: usedAtStandard(),
+    ...apart,
     closing,
     perUnit: atEnd,
-    priceVariance: difference({ name: 'Purchase price variance', subject }, received, receivedAtStandard),
+    priceVariance: priceVariance(),
     revaluation,
   };
+
+  function usedAtStandard(): Figure {
+    const left = difference({ name: 'Left the stock', subject }, available, closing);
+    const others = [apart.toSupplier, apart.writtenOff].filter((figure) => figure !== null);
+    const called = { name: 'Cost of use', subject };
+    return others.length === 0
+      ? choice(called, left, 'nothing went back or was written off')
+      : difference(called, left, sum({ name: 'No use', subject }, cash, others));
+  }
+
+  /** Of goods that were kept: what went back was bought at no price. */
+  function priceVariance(): Figure {
+    const called = { name: 'Purchase price variance', subject };
+    const inAll = difference(called, received, receivedAtStandard);
+    const returned = span.returnedAbove(back);
+    if (returned === null || apart.toSupplier === null) return inAll;
+    const paidBack = said('Paid for what went back', returned, cash);
+    const above = difference({ name: 'Variance of what went back', subject }, paidBack, apart.toSupplier);
+    return difference(called, inAll, above);
+  }
 }
 
-/** The days within a period, after its first, from which a new standard price holds. */
+/** The standard price of the day before; null where there was none. */
+function standardBefore(sheet: Sheet, material: RowOf<'material'>, day: string): Figure | null {
+  const earlier = sheet
+    .rowsOf('standardPrice', 'materialId', material.id)
+    .filter(({ validFrom }) => validFrom < day)
+    .map(({ validFrom }) => validFrom)
+    .sort()
+    .at(-1);
+  return earlier === undefined ? null : standardPriceOn(sheet, material, earlier);
+}
+
+/** The days within a period from which a new standard price holds. */
 function standardsBegun(sheet: Sheet, materialId: string, { from, to }: AtStandard): string[] {
   const rows = sheet.rowsOf('standardPrice', 'materialId', materialId);
-  const days = rows.map(({ validFrom }) => validFrom).filter((day) => day > from && day <= to);
+  const days = rows.map(({ validFrom }) => validFrom).filter((day) => day >= from && day <= to);
   return [...new Set(days)].sort();
 }
 

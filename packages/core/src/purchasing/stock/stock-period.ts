@@ -1,11 +1,12 @@
 import type { RowOf } from '@nuvar/book';
-import type { Figure } from '../../figure/index.js';
+import { type Figure, multiplied } from '../../figure/index.js';
 import { type Calculation, money } from '../../sheet/index.js';
-import { runLedger } from './ledger.js';
+import { type LedgerEntry, runLedger } from './ledger.js';
 import { inLedgerOrder, movementsOf } from './movement.js';
-import { type LedgerOf, ofLedger, type PeriodEntry, periodEntry, quantityUnit } from './period-entry.js';
+import { type LedgerOf, ofLedger, type PeriodEntry, periodEntry, quantityUnit, standardEntry } from './period-entry.js';
 import { type MethodOfPeriod, type PeriodMethod, periodMethods } from './period-methods.js';
 import { stateOf } from './position.js';
+import { standardPriceOn } from './standard-price.js';
 
 export interface StockPeriod {
   readonly entries: readonly PeriodEntry[];
@@ -15,8 +16,7 @@ export interface StockPeriod {
 }
 
 /**
- * The stock ledger of a material over a period, by the method of the book (by standard cost: its moving average), entry by
- * entry, and what each method of valuation makes of the same period (`periodMethods`). The id is "material@from@to", or with
+ * The stock ledger of a material over a period, by the method of the book, entry by entry, and what each method of valuation makes of the same period (`periodMethods`). The id is "material@from@to", or with
  * a fourth day "material@from@to@begun" where the ledger has to be gone through from an earlier day; the movements from then
  * on and the position before have to be there ("material@begun" of `stockPosition`).
  */
@@ -35,8 +35,10 @@ export const stockPeriod: Calculation<StockPeriod> = {
     const byId = new Map(rows.map((row) => [row.id, row]));
     const movements = movementsOf(rows);
     const before = sheet.row('stockPosition', `${materialId}@${begun}`) ?? null;
-    const isFifo = sheet.settings().stockMethod === 'first in, first out';
-    const of: LedgerOf = { material, method: isFifo ? 'first in, first out' : 'moving average' };
+    const { stockMethod: method } = sheet.settings();
+    const isFifo = method === 'first in, first out';
+    const of: LedgerOf = { material, method };
+    const standardOn = (day: string) => (material === undefined ? null : standardPriceOn(sheet, material, day));
     const { average, fifo } = stateOf(before);
     const holding = isFifo ? fifo : average;
     const entries: PeriodEntry[] = [];
@@ -44,14 +46,27 @@ export const stockPeriod: Calculation<StockPeriod> = {
     runLedger(holding, movements, (entry) => {
       const { id: movementId, date } = entry.movement;
       if (date < from) [quantity, value] = [entry.quantityAfter, entry.valueAfter];
-      else entries.push(periodEntry(sheet, of, byId.get(movementId) as RowOf<'stockMovement'>, entry));
+      else entries.push(stepOf(byId.get(movementId) as RowOf<'stockMovement'>, entry));
     });
     return {
       entries,
       openingQuantity: ofLedger(sheet, of, 'Opening quantity', quantity, quantityUnit(of), from),
-      openingValue: ofLedger(sheet, of, 'Opening value', value, money(sheet), from),
+      openingValue: openingValue(),
       methods: material === undefined ? null : periodMethods(sheet, material, { movements, before, from, to }),
     };
+
+    function stepOf(row: RowOf<'stockMovement'>, entry: LedgerEntry): PeriodEntry {
+      const standard = method === 'standard' ? standardOn(row.date) : null;
+      return standard === null ? periodEntry(sheet, of, row, entry) : standardEntry(sheet, of, row, entry, standard);
+    }
+
+    function openingValue(): Figure {
+      const standard = method === 'standard' ? standardOn(from) : null;
+      const opening = ofLedger(sheet, of, 'Opening quantity', quantity, quantityUnit(of), from);
+      return standard === null
+        ? ofLedger(sheet, of, 'Opening value', value, money(sheet), from)
+        : multiplied({ name: 'Opening value', subject: material?.name ?? '' }, opening, standard);
+    }
   },
 };
 
@@ -84,7 +99,9 @@ export const stockMethod: Calculation<MethodOfPeriod | Record<string, never>> = 
   meanings: {
     opening: 'What the stock was worth at the beginning of the period.',
     received: 'What came into stock in the period cost.',
-    used: 'What left stock in the period cost.',
+    used: 'What was used of the stock in the period cost.',
+    toSupplier: 'What went back to the supplier in the period cost.',
+    writtenOff: 'What was written off in the period cost.',
     closing: 'What the stock was worth at the end of the period.',
     perUnit: 'What one base unit in stock was worth at the end of the period.',
     priceVariance: 'What was paid above the standard price (purchase price variance).',
