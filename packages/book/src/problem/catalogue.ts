@@ -43,6 +43,8 @@ export const PROBLEMS = {
   'movement-not-in-base-unit': [422, 'The stock of {material} is kept in {unit}. Enter the movement in that unit.'],
   'base-unit-in-use': [422, 'The stock ledger of {material} is kept in {unit}, so its base unit stays.'],
   'movement-lacks': [422, 'This movement needs {what}.'],
+  'more-back-than-there-was': [422, 'Of {quantity} that were {what}, {back} would come back. No more can.'],
+  'credit-above-receipt': [422, 'The credits on this receipt would be more than the {cost} that it cost.'],
   'movement-of-another': [422, 'A movement belongs to {what} of the same material, and not to a later one.'],
   'received-before-ordered': [
     422,

@@ -22,7 +22,7 @@ import { linesAreOfOneItem, piecesDoNotGrow, usesAreOfOneMachine, wasteLeavesSom
 import { referencesLead, stillUsed } from './references.js';
 import type { RowRule, WrittenRow } from './rule.js';
 import { entryFeesAreInOrder, partsAreOfOneShipment, postedProblems, settledProblems } from './shipments.js';
-import { baseUnitStays, movementsFit, receiptsFit } from './stock.js';
+import { baseUnitStays, movementsFit, receiptsFit, returnsAreBound } from './stock.js';
 import { bookUnitsHaveNamesOfTheirOwn, conversionsConvert, unitsAreKnown, unitStillUsed } from './units.js';
 
 /** The rules that a row is held against, in the order in which their problems are told. */
@@ -41,6 +41,7 @@ const ROW_RULES: readonly RowRule[] = [
   entryFeesAreInOrder,
   movementsFit,
   receiptsFit,
+  returnsAreBound,
   baseUnitStays,
   pairsDiffer,
   endsAfterItBegins,

@@ -65,6 +65,40 @@ function belongingProblems(book: BookReader, movement: Movement, types: readonly
   return fits ? [] : [problem('movement-of-another', { values: { what } })];
 }
 
+/** Which movements bring back what another one took, by the type of that one. */
+const BROUGHT_BACK: Partial<Readonly<Record<MovementType, readonly MovementType[]>>> = {
+  issue: ['return from customer'],
+  receipt: ['return to supplier', 'write-off'],
+  opening: ['return to supplier', 'write-off'],
+};
+
+/** No more comes back of an issue or a receipt than there was, and credits on a receipt are no more than it cost. */
+export const returnsAreBound: RowRule<'stockMovement'> = {
+  kinds: ['stockMovement'],
+  reads: ['quantity', 'cost', 'type', 'ofMovementId'],
+  since: 10,
+  problems(book, { after }) {
+    const root = (after.ofMovementId === null ? after : book.row('stockMovement', after.ofMovementId)) as
+      Movement | undefined;
+    const types = root && BROUGHT_BACK[root.type];
+    if (root === undefined || types === undefined || root.quantity === null) return [];
+    const belonging = book.rowsWith('stockMovement', 'ofMovementId', root.id) as readonly Movement[];
+    const back = sumOfDecimalTexts(
+      belonging.flatMap(({ type, quantity }) => (types.includes(type) ? (quantity ?? []) : [])),
+    );
+    const at = { kind: 'stockMovement' as const, rowId: after.id };
+    if (compareDecimalText(back, root.quantity) > 0) {
+      const values = { back, quantity: root.quantity, what: root.type === 'issue' ? 'issued' : 'received' };
+      return [problem('more-back-than-there-was', { ...at, field: 'quantity', values })];
+    }
+    const charges = belonging.flatMap(({ type, cost }) => (type === 'late charge' ? (cost ?? []) : []));
+    const cost = sumOfDecimalTexts([root.cost ?? '0', ...charges]);
+    return charges.length > 0 && cost.startsWith('-')
+      ? [problem('credit-above-receipt', { ...at, field: 'cost', values: { cost: root.cost ?? '0' } })]
+      : [];
+  },
+};
+
 /** Goods are received of a line of their own material, once the shipment is ordered, and not more than the line says. */
 export const receiptsFit: RowRule<'stockMovement' | 'shipmentLine'> = {
   kinds: ['stockMovement', 'shipmentLine'],
