@@ -47,16 +47,16 @@ describe('a planned volume', () => {
     const teapots = volumeOf('Teapot with cane handle');
     const before = monthOf(teapots, 12);
     expect(before).toEqual({ typed: '', followed: '48' });
-    const planned = figure('driverVolume/units/planned');
+    const planned = figure('driverVolume/units|sold/planned');
     expect(typed(volumes, { month12: '60' }, teapots.id).refusal).toBeNull();
     expect(monthOf(teapots, 12).typed).toBe('60');
-    // Twelve teapots more in one month of the year are one more in an average month.
-    expect(figure('driverVolume/units/planned')).toBeCloseTo(planned + 1, 8);
+    // Twelve teapots more sold in one month of the year are one more in an average month; what is made is typed apart.
+    expect(figure('driverVolume/units|sold/planned')).toBeCloseTo(planned + 1, 8);
     expect(typed(volumes, { month12: '72' }, teapots.id).refusal).toBeNull();
     expect(model.rows.rowsWith('plannedMonth', 'volumeId', teapots.id)).toHaveLength(1);
     expect(typed(volumes, { month12: '' }, teapots.id).refusal).toBeNull();
     expect(monthOf(teapots, 12)).toEqual(before);
-    expect(figure('driverVolume/units/planned')).toBeCloseTo(planned, 8);
+    expect(figure('driverVolume/units|sold/planned')).toBeCloseTo(planned, 8);
   });
 
   it('needs a product first; what is typed before it waits for it', () => {

@@ -16,6 +16,7 @@ export const SELLING_GAPS = defineGaps({
     'nothing-planned-in-channel': 'no units are planned in {subject} that a monthly fee could be spread over',
     'no-market-price': 'not stated yet what customers pay at most for {subject}',
     'no-invested': 'nothing invested is stated yet for {subject}',
+    'coupon-above-price': 'the coupon on {subject} is more than its price',
     'no-target': 'no target yet for {subject}',
   },
   stated: {
@@ -30,6 +31,7 @@ export const SELLING_GAPS = defineGaps({
     'any-price-reaches-target': 'any price reaches this target, so none is suggested',
     'discount-leaves-nothing': 'no price reaches this target: the discount takes all of it',
     'discount-eats-all': 'none: a sale leaves nothing',
+    'earned-nothing-before': 'none are needed: a sale loses before the change and gains after it',
   },
 });
 

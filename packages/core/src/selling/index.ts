@@ -23,6 +23,7 @@ import { unitBehaviour } from './unit-cost.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
 export { channelTake, feeAtPrice } from './fees/channel-take.js';
+export { isOfFulfilment } from './fees/fee-terms.js';
 export { isInForce } from './fees/fee-rule-in-force.js';
 export { fulfillerOf } from './sale-terms.js';
 export { periodFees, periodRules } from './fees/period-fees.js';

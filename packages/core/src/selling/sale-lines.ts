@@ -1,10 +1,10 @@
 import type { RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, multiplied, percentOf, shareOf } from '../figure/index.js';
-import { compared, decimal } from '../number/index.js';
 import { plannedAt, productCost } from '../production/index.js';
 import { unit } from '../quantity/index.js';
-import { type Calculation, money, ORDER, type Sheet } from '../sheet/index.js';
+import { type Calculation, ORDER, type Sheet } from '../sheet/index.js';
 import { carriedBy, contributionOf, type NetProceeds, netProceedsAt } from './sale.js';
+import { priceAtQuantity } from './quantity-price.js';
 import { saleTerms, type SaleTerms } from './sale-terms.js';
 import { priceAfter, setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
@@ -72,31 +72,10 @@ function saleAt(sheet: Sheet, pointId: string, scale: SaleScale): Sale | null {
   const channel = sheet.row('channel', point.channelId);
   if (channel === undefined) return null;
   const terms = saleTerms(sheet, product, channel, point, { units });
-  const listed = priceAtQuantity(sheet, point, product, units) ?? set.price;
+  const listed = priceAtQuantity(sheet, point, product, units) ?? set.listPrice;
   const proceeds = netProceedsAt(priceAfter(listed, terms, product.name), terms, product.name);
   const times = constant('Units of the order', units, output.per(ORDER), 'an order of so many');
   return { point, product, terms, listed, proceeds, times };
-}
-
-/** The price of each unit of an order: that of the largest quantity that it reaches; null below the smallest. */
-export function priceAtQuantity(
-  sheet: Sheet,
-  point: RowOf<'pricePoint'>,
-  product: RowOf<'product'>,
-  units: string,
-): Figure | null {
-  const reached = sheet
-    .rowsOf('quantityBreak', 'pricePointId', point.id)
-    .filter(({ fromQuantity }) => compared(decimal(fromQuantity), decimal(units)) <= 0)
-    .reduce<RowOf<'quantityBreak'> | null>(
-      (so, row) => (so === null || compared(decimal(row.fromQuantity), decimal(so.fromQuantity)) > 0 ? row : so),
-      null,
-    );
-  if (reached === null) return null;
-  return sheet.input('quantityBreak', reached, 'price', {
-    ...{ name: `Price from ${reached.fromQuantity} units`, subject: product.name },
-    unit: money(sheet).per(unit(product.outputUnit)),
-  });
 }
 
 /**

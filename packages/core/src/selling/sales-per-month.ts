@@ -1,6 +1,6 @@
 import { type Figure, missing, multiplied, quotient, rounded } from '../figure/index.js';
 import { ONE } from '../number/index.js';
-import { labourHours, plannedAt, plannedUnits } from '../production/index.js';
+import { labourHours, plannedAt } from '../production/index.js';
 import type { Calculation } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
 import { pricePoint } from './price-point.js';
@@ -19,7 +19,8 @@ export interface SalesPerMonth {
 
 /**
  * What the planned units bring in a month where they are counted at this price, and what each labour hour brings. Units that earn the same after a discount =
- * planned units x contribution at full price / contribution after it, rounded up; none where nothing is left of a sale.
+ * planned units in this channel x contribution at full price / contribution after it, rounded up; none where nothing is left of
+ * a sale, or where a sale loses before and gains after.
  */
 export const salesPerMonth: Calculation<SalesPerMonth> = {
   name: 'salesPerMonth',
@@ -57,7 +58,7 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
       contributionPerMonth: multiplied({ name: 'Contribution per month', subject }, contribution, planned),
       profitPerMonth: multiplied({ name: 'Profit per month', subject }, profit, planned),
       undiscountedContribution: full,
-      unitsToEarnTheSame: unitsToEarnTheSame(plannedUnits(sheet, id), full, contribution, subject),
+      unitsToEarnTheSame: unitsToEarnTheSame(planned, full, contribution, subject),
     };
   },
 };
@@ -67,6 +68,8 @@ export function unitsToEarnTheSame(planned: Figure, before: Figure, after: Figur
   const called = { name: 'Units that earn the same', subject };
   if (after.amount !== null && after.amount.lte(0))
     return missing({ ...called, unit: planned.unit }, sellingGap('discount-eats-all', null), [after]);
+  if (before.amount !== null && before.amount.lte(0) && after.amount !== null)
+    return missing({ ...called, unit: planned.unit }, sellingGap('earned-nothing-before', null), [before, after]);
   const needed = quotient(
     { name: 'Units needed', subject },
     multiplied({ name: 'Earned without the discount', subject }, planned, before),

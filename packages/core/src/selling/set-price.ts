@@ -1,14 +1,18 @@
 import type { RowOf } from '@nuvar/book';
-import { difference, type Figure, ofMissingRow, percentOf } from '../figure/index.js';
+import { difference, type Figure, missing, ofMissingRow, percentOf } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
+import { priceAtQuantity } from './quantity-price.js';
 import { type SaleTerms, saleTerms } from './sale-terms.js';
 import { type NetProceeds, netProceedsAt } from './sale.js';
 
 /** A set price and what the seller gets of it, which no cost can move. */
 export interface SetPrice extends NetProceeds {
+  /** The price that counts: of the quantity that the usual order of the channel reaches, else the list price. */
   readonly price: Figure;
+  /** The price below the smallest quantity with a price of its own. */
+  readonly listPrice: Figure;
   /** After the standing discount and the seller's part of a coupon. */
   readonly discounted: Figure;
   /** What the seller would get without the discount, the coupon taken off. */
@@ -28,7 +32,8 @@ export interface SetPrice extends NetProceeds {
 export const setPrice: Calculation<SetPrice> = {
   name: 'setPrice',
   meanings: {
-    price: 'The set price, as the customer sees it.',
+    price: 'The set price, as the customer sees it: that of the quantity that the usual order reaches.',
+    listPrice: 'The set price for orders that reach no quantity with a price of its own.',
     discounted: 'The price after the discount and the coupon of the seller, as the customer sees it.',
     beforeTax: 'The price without sales tax.',
     tax: 'The sales tax in what the customer pays.',
@@ -49,14 +54,15 @@ export const setPrice: Calculation<SetPrice> = {
     if (point === undefined || product === undefined || channel === undefined) return gone(sheet);
     const subject = product.name;
     const terms = saleTerms(sheet, product, channel, point);
-    const price = priceOf(sheet, point, product);
+    const listPrice = priceOf(sheet, point, product);
+    const price = priceAtQuantity(sheet, point, product, channel.unitsPerOrder) ?? listPrice;
     const withoutDiscount = afterCoupon(price, terms, subject);
     const undiscounted = netProceedsAt(withoutDiscount, terms, subject);
     const sold = { point, product, terms };
     if (terms.keptAfterDiscount === null)
-      return { price, discounted: withoutDiscount, ...undiscounted, undiscounted, sold };
+      return { price, listPrice, discounted: withoutDiscount, ...undiscounted, undiscounted, sold };
     const discounted = priceAfter(price, terms, subject);
-    return { price, discounted, ...netProceedsAt(discounted, terms, subject), undiscounted, sold };
+    return { price, listPrice, discounted, ...netProceedsAt(discounted, terms, subject), undiscounted, sold };
   },
 };
 
@@ -69,9 +75,17 @@ export function priceAfter(listed: Figure, { keptAfterDiscount, coupon }: SaleTe
   return afterCoupon(reduced, { coupon }, subject);
 }
 
-/** A price less the seller's part of a coupon. */
+/** A price less the seller's part of a coupon. Gap: the coupon is above the price. */
 export function afterCoupon(price: Figure, { coupon }: Pick<SaleTerms, 'coupon'>, subject: string): Figure {
-  return coupon === null ? price : difference({ name: 'Price after the coupon', subject }, price, coupon.own);
+  if (coupon === null) return price;
+  const left = difference({ name: 'Price after the coupon', subject }, price, coupon.own);
+  return left.amount?.isNegative() === true && !left.amount.isZero()
+    ? missing(
+        { name: 'Price after the coupon', subject, unit: price.unit },
+        sellingGap('coupon-above-price', null, { subject }),
+        [left],
+      )
+    : left;
 }
 
 /** The price that holds on the day of the evaluation: the newest dated one that has begun, else the set price. */
@@ -101,5 +115,5 @@ function gone(sheet: Sheet): SetPrice {
     ...{ beforeTax: figure, tax: figure, paid: figure, netRevenue: figure, taken: [], fees: figure, afterFees: figure },
     ...none,
   };
-  return { price: figure, discounted: figure, ...proceeds, undiscounted: proceeds, sold: null };
+  return { price: figure, listPrice: figure, discounted: figure, ...proceeds, undiscounted: proceeds, sold: null };
 }

@@ -1,5 +1,6 @@
-import { pricePoint } from '../selling/index.js';
-import type { Evaluation, Override } from '../sheet/index.js';
+import type { RowOf } from '@nuvar/book';
+import { fulfillerOf, isOfFulfilment, pricePoint } from '../selling/index.js';
+import type { Evaluation, Override, Sheet } from '../sheet/index.js';
 import { addMonths, dayAfter } from '../calendar/index.js';
 
 /** What a product leaves before and after a change of fees. */
@@ -21,7 +22,7 @@ export interface ComingFees {
 /** The days to come on which fees of a channel begin or end, each with what every product there leaves from then on. */
 export function comingFeesView(evaluation: Evaluation, channelId: string): ComingFees[] {
   const { sheet } = evaluation;
-  const rules = sheet.rowsOf('feeRule', 'channelId', channelId);
+  const rules = rulesOf(sheet, channelId);
   const changes = rules.flatMap(({ startsOn, endsOn, name }) => [
     ...(startsOn !== null && startsOn > sheet.asOf ? [{ day: startsOn, name }] : []),
     ...(endsOn !== null && endsOn >= sheet.asOf ? [{ day: dayAfter(endsOn), name }] : []),
@@ -34,10 +35,19 @@ export function comingFeesView(evaluation: Evaluation, channelId: string): Comin
   }));
 }
 
+/** The fees of a channel, and those for fulfilment of the channel that fulfils its orders. */
+function rulesOf(sheet: Sheet, channelId: string): readonly RowOf<'feeRule'>[] {
+  const own = sheet.rowsOf('feeRule', 'channelId', channelId);
+  const channel = sheet.row('channel', channelId);
+  const fulfiller = channel && fulfillerOf(sheet, channel);
+  if (fulfiller === undefined || fulfiller.id === channelId) return own;
+  return [...own, ...sheet.rowsOf('feeRule', 'channelId', fulfiller.id).filter(isOfFulfilment)];
+}
+
 /** As if a day had come: fees that have begun by then are in force, those that have ended are not. */
 function rowsOn(evaluation: Evaluation, channelId: string, day: string): ComingFeeRow[] {
   const { sheet } = evaluation;
-  const overrides = sheet.rowsOf('feeRule', 'channelId', channelId).flatMap(({ id, startsOn, endsOn }): Override[] => {
+  const overrides = rulesOf(sheet, channelId).flatMap(({ id, startsOn, endsOn }): Override[] => {
     const at = { kind: 'feeRule', id } as const;
     return [
       ...(startsOn !== null && startsOn > sheet.asOf && startsOn <= day

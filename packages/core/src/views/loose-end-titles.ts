@@ -123,6 +123,7 @@ export const LOOSE_END_TITLES: Readonly<Record<string, string>> = {
   'nothing-planned-in-channel': 'Channels without planned units for a monthly fee',
   'no-market-price': 'Prices without what customers pay at most',
   'no-invested': 'Returns without what is invested',
+  'coupon-above-price': 'Coupons above the price',
   'no-target': 'Prices without a target',
   'no-candidate-price': 'Prices to compare that are empty',
   'override-does-not-fit': 'Trials that do not fit',

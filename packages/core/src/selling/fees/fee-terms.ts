@@ -47,7 +47,8 @@ type Rule = RowOf<'feeRule'>;
 
 const isOneOf = <T extends string>(all: readonly T[], value: string): value is T => all.some((each) => each === value);
 
-const isOfFulfilment = ({ purpose }: Rule) => purpose === 'fulfilment' || purpose === 'storage';
+/** True for what the channel that fulfils an order takes. */
+export const isOfFulfilment = ({ purpose }: Rule) => purpose === 'fulfilment' || purpose === 'storage';
 
 /**
  * The fees of a channel that come with a sale and are in force on the day of the evaluation for a product, in their order, each
