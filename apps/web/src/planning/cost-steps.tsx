@@ -34,7 +34,7 @@ export function CostSteps({ steps, unit, currency }: CostStepsProps) {
         <tbody>
           {steps.map(({ upTo, fixedCost, units, beyond }, index) => (
             <tr key={index}>
-              <td className="text-right">{upTo === null ? 'no limit' : <Amount figure={upTo} digits={1} />}</td>
+              <td className="text-right">{upTo === null ? 'no limit' : <Amount figure={upTo} digits={0} />}</td>
               <td className="text-right">
                 <Amount figure={fixedCost} digits={2} />
               </td>

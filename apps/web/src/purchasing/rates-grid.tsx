@@ -57,7 +57,7 @@ export function RatesGrid() {
   );
 }
 
-/** Asks the simulated service for the rates that the prices of the book need and do not have. */
+/** Asks the simulated service for the rates of today that the prices of the book need and do not have. */
 function AskRates({ rows }: { readonly rows: readonly Row[] }) {
   const prices = useAll('supplierPrice');
   const { currency: base } = useSettings();
@@ -66,9 +66,7 @@ function AskRates({ rows }: { readonly rows: readonly Row[] }) {
   const edit = useEdit();
   const mayEdit = useMayEdit();
   const wanted = useMemo(() => {
-    const days = prices
-      .filter(({ currency }) => currency !== base)
-      .flatMap(({ currency, validFrom }) => [`${currency} ${validFrom}`, `${currency} ${today()}`]);
+    const days = prices.filter(({ currency }) => currency !== base).map(({ currency }) => `${currency} ${today()}`);
     const known = new Set(rows.map(({ currency, validFrom }) => `${currency} ${validFrom}`));
     return [...new Set(days)].filter((each) => !known.has(each)).map((each) => each.split(' ') as [string, string]);
   }, [prices, rows, base]);

@@ -85,6 +85,13 @@ export function ChannelFees({ channel }: { readonly channel: StoredRow<'channel'
         <p className="mt-1">
           {name} takes <Amount figure={view.fees} digits={4} />; of the price before tax{' '}
           <Amount figure={view.left} digits={4} /> {currency} is left, before packing, postage and returns.
+          {view.perMonth && (
+            <>
+              {' '}
+              Besides, it takes <Amount figure={view.perMonth} digits={2} /> {currency} a month by the month, day or
+              listing: a fixed cost, which counts in break-even and profit and in no contribution.
+            </>
+          )}
         </p>
       )}
       {sorted.length > 0 && (

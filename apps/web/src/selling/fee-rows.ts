@@ -106,7 +106,7 @@ export function feeColumns(channelAtPrice: string, locale: string, currency: str
       header: `Of it, ${currency}`,
       view: 'channel',
       of: () => channelAtPrice,
-      pick: (view, { id }: Fee) => view.each[id]?.amount,
+      pick: (view, { id }: Fee) => view.each[id]?.amount ?? undefined,
       digits: 4,
     }),
   ];

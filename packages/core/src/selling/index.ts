@@ -26,7 +26,7 @@ export { channelTake, feeAtPrice } from './fees/channel-take.js';
 export { isOfFulfilment } from './fees/fee-terms.js';
 export { isInForce } from './fees/fee-rule-in-force.js';
 export { fulfillerOf } from './sale-terms.js';
-export { periodFees, periodRules } from './fees/period-fees.js';
+export { isOfPeriod, periodFees, periodRules } from './fees/period-fees.js';
 export { landedSale } from './landed-sale.js';
 export { netRealisable } from './net-realisable.js';
 export { priceLimits } from './price-limits.js';

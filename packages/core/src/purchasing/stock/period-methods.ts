@@ -6,8 +6,11 @@ import { dayIn, money, type Sheet } from '../../sheet/index.js';
 import type { Holding } from './holding.js';
 import { type LedgerEntry, runLedger } from './ledger.js';
 import type { Movement } from './movement.js';
+import type { Common, MethodOfPeriod } from './period-common.js';
 import { stateOf } from './position.js';
-import { standardPriceOn } from './standard-price.js';
+import { atStandard } from './standard-period.js';
+
+export type { MethodOfPeriod } from './period-common.js';
 
 export const PERIOD_METHODS = [
   'moving average',
@@ -18,44 +21,12 @@ export const PERIOD_METHODS = [
 ] as const;
 export type PeriodMethod = (typeof PERIOD_METHODS)[number];
 
-/** What one method makes of the movements of a period. */
-export interface MethodOfPeriod {
-  readonly opening: Figure;
-  readonly received: Figure;
-  /**
-   * Cost of use, with what was trued up: opening + received - back to the supplier - written off - closing, and for standard less
-   * its variances.
-   */
-  readonly used: Figure;
-  /** What went back to the supplier, and what was written off: no use. Null where there is nothing of it. */
-  readonly toSupplier: Figure | null;
-  readonly writtenOff: Figure | null;
-  readonly closing: Figure;
-  readonly perUnit: Figure | null;
-  /** Standard only: what was paid above (+) the standard (purchase price variance), and what a new standard changed. */
-  readonly priceVariance: Figure | null;
-  readonly revaluation: Figure | null;
-}
-
 /** The movements of a material from the position before them; those before `from` only lead up to the period. */
 interface Span {
   readonly movements: readonly Movement[];
   readonly before: RowOf<'stockPosition'> | null;
   readonly from: string;
   readonly to: string;
-}
-
-/** What all methods begin with: what came in and what is left, and how an amount of the ledger is said. */
-interface Common {
-  readonly subject: string;
-  readonly cash: Figure['unit'];
-  readonly held: Figure['unit'];
-  readonly said: (name: string, amount: Decimal, of: Figure['unit']) => Figure;
-  readonly received: Figure;
-  readonly closingQuantity: Figure;
-  /** Quantities that went back to the supplier, and that were written off, in the period. */
-  readonly back: readonly Movement[];
-  readonly lost: readonly Movement[];
 }
 
 /**
@@ -91,7 +62,7 @@ export function periodMethods(
       average.copy(),
       movements.filter(({ date }) => date < day),
     ).quantity;
-  const returnedAbove = (of: readonly Movement[]): Decimal | null => {
+  const paidFor = (of: readonly Movement[]): Decimal | null => {
     const paid = of.map(({ ofMovementId, quantity }) => {
       const receipt = movements.find(({ id }) => id === ofMovementId);
       return receipt?.cost == null || receipt.quantity === null || quantity === null
@@ -116,7 +87,7 @@ export function periodMethods(
     'first in, first out': byMovement(common, opened.fifo, closed.fifo, told(fifo.copy(), movements)),
     'periodic average': periodicAverage(common, opened.average, total(comesIn.map(({ quantity }) => quantity))),
     'periodic first in, first out': periodicFifo(),
-    standard: atStandard(sheet, material, common, { comesIn, heldBefore, returnedAbove, from, to }),
+    standard: atStandard(sheet, material, common, { comesIn, heldBefore, paidFor, from, to }),
   };
 
   function periodicFifo(): MethodOfPeriod {
@@ -206,110 +177,6 @@ function periodicAverage(common: Common, atStart: Holding, receivedQuantity: Dec
   };
   const used = usedOf(common, opening, closing, apart);
   return { opening, received, used, ...apart, closing, perUnit: perUnitOf(common, closing), ...NO_VARIANCES };
-}
-
-interface AtStandard {
-  readonly comesIn: readonly Movement[];
-  /** What was in stock before the movements of a day. */
-  readonly heldBefore: (day: string) => Decimal;
-  /** What was paid for goods that went back; null where their receipts are not known. */
-  readonly returnedAbove: (of: readonly Movement[]) => Decimal | null;
-  readonly from: string;
-  readonly to: string;
-}
-
-function atStandard(sheet: Sheet, material: RowOf<'material'>, common: Common, span: AtStandard): MethodOfPeriod {
-  const { subject, cash, held, said, received, closingQuantity, back, lost } = common;
-  // A standard from the first day of the period on revalues what is there, as any other does.
-  const begun = standardsBegun(sheet, material.id, span);
-  const before = begun[0] === span.from ? standardBefore(sheet, material, span.from) : null;
-  const atStart = before ?? standardPriceOn(sheet, material, span.from);
-  const atEnd = standardPriceOn(sheet, material, span.to);
-  const openingQuantity = said('Opening quantity', span.heldBefore(span.from), held);
-  const opening = multiplied({ name: 'Opening value', subject }, openingQuantity, atStart);
-  const closing = multiplied({ name: 'Closing value', subject }, closingQuantity, atEnd);
-  const receipts = span.comesIn.flatMap(({ date, quantity }) => {
-    if (quantity === null) return [];
-    const came = said('Quantity received', quantity, held);
-    return [multiplied({ name: 'Received at standard', subject }, came, standardPriceOn(sheet, material, date))];
-  });
-  const receivedAtStandard = sum({ name: 'Received at standard', subject }, cash, receipts);
-  const atStandardOf = (name: string, of: readonly Movement[]) =>
-    of.length === 0
-      ? null
-      : sum(
-          { name, subject },
-          cash,
-          of.map(({ date, quantity }) =>
-            multiplied(
-              { name, subject },
-              said('Quantity', quantity ?? ZERO, held),
-              standardPriceOn(sheet, material, date),
-            ),
-          ),
-        );
-  const apart = {
-    toSupplier: atStandardOf('Back to the supplier', back),
-    writtenOff: atStandardOf('Written off', lost),
-  };
-  // A new standard revalues what is there when it begins; what comes and goes does so at the standard of its day.
-  let standard = atStart;
-  const revaluations = (before === null ? begun.filter((day) => day > span.from) : begun).map((day) => {
-    const earlier = standard;
-    standard = standardPriceOn(sheet, material, day);
-    const change = difference({ name: 'Change of the standard', subject }, standard, earlier);
-    return multiplied({ name: 'Revaluation', subject }, said('In stock', span.heldBefore(day), held), change);
-  });
-  const revaluation = sum({ name: 'Revaluation', subject }, cash, revaluations);
-  const available = sum({ name: 'Available at standard', subject }, cash, [opening, receivedAtStandard, revaluation]);
-  return {
-    opening,
-    received,
-    used: usedAtStandard(),
-    ...apart,
-    closing,
-    perUnit: atEnd,
-    priceVariance: priceVariance(),
-    revaluation,
-  };
-
-  function usedAtStandard(): Figure {
-    const left = difference({ name: 'Left the stock', subject }, available, closing);
-    const others = [apart.toSupplier, apart.writtenOff].filter((figure) => figure !== null);
-    const called = { name: 'Cost of use', subject };
-    return others.length === 0
-      ? choice(called, left, 'nothing went back or was written off')
-      : difference(called, left, sum({ name: 'No use', subject }, cash, others));
-  }
-
-  /** Of goods that were kept: what went back was bought at no price. */
-  function priceVariance(): Figure {
-    const called = { name: 'Purchase price variance', subject };
-    const inAll = difference(called, received, receivedAtStandard);
-    const returned = span.returnedAbove(back);
-    if (returned === null || apart.toSupplier === null) return inAll;
-    const paidBack = said('Paid for what went back', returned, cash);
-    const above = difference({ name: 'Variance of what went back', subject }, paidBack, apart.toSupplier);
-    return difference(called, inAll, above);
-  }
-}
-
-/** The standard price of the day before; null where there was none. */
-function standardBefore(sheet: Sheet, material: RowOf<'material'>, day: string): Figure | null {
-  const earlier = sheet
-    .rowsOf('standardPrice', 'materialId', material.id)
-    .filter(({ validFrom }) => validFrom < day)
-    .map(({ validFrom }) => validFrom)
-    .sort()
-    .at(-1);
-  return earlier === undefined ? null : standardPriceOn(sheet, material, earlier);
-}
-
-/** The days within a period from which a new standard price holds. */
-function standardsBegun(sheet: Sheet, materialId: string, { from, to }: AtStandard): string[] {
-  const rows = sheet.rowsOf('standardPrice', 'materialId', materialId);
-  const days = rows.map(({ validFrom }) => validFrom).filter((day) => day >= from && day <= to);
-  return [...new Set(days)].sort();
 }
 
 const total = (amounts: readonly (Decimal | null)[]): Decimal =>
