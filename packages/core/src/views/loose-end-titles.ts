@@ -15,7 +15,6 @@ export const LOOSE_END_TITLES: Readonly<Record<string, string>> = {
   'no-common-unit': 'Shipment lines that cannot be counted together',
   'no-charge-amount': 'Charges without an amount',
   'no-charge': 'Shipments without a charge of the buyer',
-  'no-payment-amount': 'Payments without an amount',
   'no-specific-duty': 'Shipment lines without their specific duty',
   'no-duty-rate': 'Shipment lines without a duty rate',
   'rule-fits-no-more': 'Charges whose rule no longer fits',

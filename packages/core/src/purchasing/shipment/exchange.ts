@@ -120,7 +120,6 @@ const paidAmount = (sheet: Sheet, payment: RowOf<'shipmentPayment'>, currency: s
     name: payment.timing === 'ahead' ? 'Paid ahead' : 'Paid at settlement',
     subject,
     unit: unit(currency),
-    whenEmpty: (place) => purchasingGap('no-payment-amount', place, { subject }),
   });
 
 const rateOfPayment = (sheet: Sheet, payment: RowOf<'shipmentPayment'>, currency: string, subject: string) =>
