@@ -73,8 +73,15 @@ function OpenDay({ view }: { view: OverviewView }) {
               Planned sales cover <Amount figure={view.covered} digits={1} /> % of the fixed costs.{' '}
             </>
           )}
-          Running costs <Amount figure={view.runningCosts} digits={2} /> {currency} a month, on{' '}
-          <Amount figure={view.openDays} digits={1} /> open days
+          Running costs <Amount figure={view.runningCosts} digits={2} /> {currency} a month
+          {view.channelFees && (
+            <>
+              {' '}
+              and channel fees of <Amount figure={view.channelFees} digits={2} /> {currency} by the month, day or
+              listing
+            </>
+          )}
+          , on <Amount figure={view.openDays} digits={1} /> open days
         </p>
       </div>
       {left < 0 && (

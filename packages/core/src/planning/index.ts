@@ -16,6 +16,7 @@ export { PLANNING_GAPS } from './gaps.js';
 export { breakEvenOfBook, breakEvenOfShare, type BreakEven } from './break-even.js';
 export { breakEvenOfStep, breakEvenSteps, type BreakEvenStep } from './break-even-steps.js';
 export { candidateSale } from './candidate-sale.js';
+export { periodCosts } from './period-costs.js';
 export { periodProfit, plannedProducts } from './period-profit.js';
 export { productMonth } from './product-month.js';
 export { coverage } from './coverage.js';

@@ -1,5 +1,5 @@
-import { type Figure, sum } from '../figure/index.js';
-import { fixedCosts } from '../overhead/index.js';
+import { type Figure, quotient, sum } from '../figure/index.js';
+import { fixedCosts, openDays, overhead } from '../overhead/index.js';
 import { isPlannedAt } from '../production/index.js';
 import { fulfillerOf, periodFees, periodRules } from '../selling/index.js';
 import { type Calculation, money, MONTH, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
@@ -9,6 +9,8 @@ export interface PeriodCosts {
   /** The fees by the month, the day and the listing of the channels in which something is planned. */
   readonly channelFees: Figure;
   readonly total: Figure;
+  /** Running costs and period fees, on each open day. */
+  readonly perOpenDay: Figure;
 }
 
 /**
@@ -20,6 +22,7 @@ export const periodCosts: Calculation<PeriodCosts> = {
   meanings: {
     channelFees: 'What channels take in a month whatever is sold in them.',
     total: 'All that a month costs whatever is made and sold: fixed costs, and the period fees of channels.',
+    perOpenDay: 'What each open day costs: running costs, and the period fees of channels.',
   },
   work: (sheet) => withChannels(sheet, channelsInUse(sheet)),
 };
@@ -38,10 +41,19 @@ function withChannels(sheet: Sheet, channels: ReadonlySet<string>): PeriodCosts 
     periodRules(sheet, id).length === 0 ? [] : [sheet.read(periodFees, id).perMonth],
   );
   const { total: fixed } = sheet.read(fixedCosts, WHOLE_BOOK);
+  const running = sheet.read(overhead, WHOLE_BOOK);
   const channelFees = sum('Period fees of channels', perMonth, fees);
   return {
     channelFees,
     total: fees.length === 0 ? fixed : sum('Fixed costs and period fees', perMonth, [fixed, channelFees]),
+    perOpenDay:
+      fees.length === 0
+        ? running.perOpenDay
+        : quotient(
+            'Per open day',
+            sum('Running costs and period fees', perMonth, [running.total, channelFees]),
+            sheet.read(openDays, WHOLE_BOOK).perMonth,
+          ),
   };
 }
 

@@ -2,7 +2,7 @@ import { fullCost } from '../costing/index.js';
 import type { Figure } from '../figure/index.js';
 import { compared, type Decimal, ZERO } from '../number/index.js';
 import { openDays, overhead } from '../overhead/index.js';
-import { coverage } from '../planning/index.js';
+import { coverage, periodCosts } from '../planning/index.js';
 import { pricePoint, salesPerMonth, setPrice } from '../selling/index.js';
 import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
@@ -23,6 +23,8 @@ export interface OverviewView {
   /** The largest price before tax or cost of them all: the common scale of their strips. */
   readonly scale: string;
   readonly runningCosts: FigureView;
+  /** Fees by the month, the day and the listing of the channels in use; null where there are none. */
+  readonly channelFees: FigureView | null;
   readonly perOpenDay: FigureView;
   readonly openDays: FigureView;
   readonly contributionPerMonth: FigureView;
@@ -48,6 +50,7 @@ export function overviewView(evaluation: Evaluation): OverviewView {
     if (left === null || right === null) return Number(left === null) - Number(right === null);
     return compared(right, left);
   });
+  const { channelFees: fees } = evaluation.read(periodCosts, WHOLE_BOOK);
   const widths = sold.flatMap(({ point, set }) => [
     set.beforeTax.amount,
     costAndFees(evaluation, point.productId, evaluation.read(pricePoint, point.id).sellingCost),
@@ -64,7 +67,8 @@ export function overviewView(evaluation: Evaluation): OverviewView {
       .reduce((most: Decimal, each) => (each !== null && compared(each, most) > 0 ? each : most), ZERO)
       .toFixed(),
     runningCosts: shown(evaluation, overhead, WHOLE_BOOK, 'total'),
-    perOpenDay: shown(evaluation, overhead, WHOLE_BOOK, 'perOpenDay'),
+    channelFees: fees.parts.length === 0 ? null : shown(evaluation, periodCosts, WHOLE_BOOK, 'channelFees'),
+    perOpenDay: shown(evaluation, periodCosts, WHOLE_BOOK, 'perOpenDay'),
     openDays: shown(evaluation, openDays, WHOLE_BOOK, 'perMonth'),
     ...shownAll(evaluation, coverage, WHOLE_BOOK, [
       'contributionPerMonth',
