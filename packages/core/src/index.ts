@@ -34,6 +34,7 @@ export {
   readFormula,
   readPriceList,
   rulesThatFit,
+  hasSalesTax,
   taxStatusOn,
   unknownUnitWords,
   type ColumnMapping,

@@ -1,5 +1,5 @@
 import { newId, type StoredRow } from '@nuvar/book';
-import { type Override, taxStatusOn } from '@nuvar/core';
+import { hasSalesTax, type Override, taxStatusOn } from '@nuvar/core';
 import { useMemo, useState } from 'react';
 import { today } from '../state/today.js';
 import { createOf, updateOf } from '../book/operations.js';
@@ -56,7 +56,7 @@ function RegistrationEffect() {
   const edit = useEdit();
   const mayEdit = useMayEdit();
   const [isShown, setShown] = useState(false);
-  const hasTax = [salesTaxPercent, ...rates.map(({ percent }) => percent)].some((percent) => Number(percent) > 0);
+  const hasTax = hasSalesTax([salesTaxPercent, ...rates.map(({ percent }) => percent)]);
   const { isRegistered, entry } = taxStatusOn(rows, today(), hasTax);
   const inForce = rows.find(({ id }) => id === entry?.id) ?? null;
   const overrides = useMemo((): Override[] => {

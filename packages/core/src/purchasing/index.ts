@@ -12,7 +12,7 @@ export { conversionConflicts } from './conversion-conflicts.js';
 export { converted, convertedFor, ownConversions, type ConvertedItem } from './converted.js';
 export * from './price-list/index.js';
 export { costWithTax, inputTax } from './input-tax.js';
-export { taxStatusOn, type TaxStatus } from './tax-status.js';
+export { hasSalesTax, taxStatusOn, type TaxStatus } from './tax-status.js';
 export { listedPrice, listedPriceAt } from './listed-price.js';
 export { materialMeasures } from './material-measures.js';
 export { materialPrice, replacementCost, type MaterialPrice } from './material-price.js';

@@ -1,9 +1,8 @@
 import type { RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, percentOf, sum, wholeOf } from '../figure/index.js';
 import { PERCENT } from '../quantity/index.js';
-import { decimal } from '../number/index.js';
 import { type Calculation, dayIn, type Sheet } from '../sheet/index.js';
-import { taxStatusOn } from './tax-status.js';
+import { hasSalesTax, taxStatusOn } from './tax-status.js';
 
 const ALL = constant('All of the tax', '100', PERCENT, 'definition');
 const NET = constant('The amount without tax', '100', PERCENT, 'definition');
@@ -15,11 +14,11 @@ export interface InputTax {
   readonly unrecovered: Figure;
 }
 
-/** True where the book names a sales tax that is above nothing: its own, or that of a category. */
-const hasSalesTax = (sheet: Sheet): boolean =>
-  [sheet.settings().salesTaxPercent, ...sheet.all('salesTaxRate').map(({ percent }) => percent)].some(
-    (percent) => !decimal(percent).isZero(),
-  );
+/** The sales tax rates of the book: its own, and those of categories. */
+const salesTaxes = (sheet: Sheet): readonly string[] => [
+  sheet.settings().salesTaxPercent,
+  ...sheet.all('salesTaxRate').map(({ percent }) => percent),
+];
 
 /**
  * The status of the business on a day (`taxStatusOn`), and the share of input tax that is not recovered then: 100 % less what
@@ -31,7 +30,7 @@ export const inputTax: Calculation<InputTax> = {
   meanings: { unrecovered: 'The share of the tax on purchases that is not recovered, and so is a cost.' },
   work(sheet, day) {
     const entries = sheet.all('taxRegistration');
-    const { isRegistered, entry } = taxStatusOn(entries, day, hasSalesTax(sheet));
+    const { isRegistered, entry } = taxStatusOn(entries, day, hasSalesTax(salesTaxes(sheet)));
     const name = 'Input tax not recovered';
     if (entry === null) {
       const why =

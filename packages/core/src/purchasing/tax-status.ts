@@ -1,4 +1,5 @@
 import type { RowOf } from '@nuvar/book';
+import { decimal } from '../number/index.js';
 
 type Registration = RowOf<'taxRegistration'>;
 
@@ -7,6 +8,10 @@ export interface TaxStatus {
   readonly isRegistered: boolean;
   readonly entry: Registration | null;
 }
+
+/** True where one of the sales tax rates of a book, its own or that of a category, is above nothing. */
+export const hasSalesTax = (percents: readonly string[]): boolean =>
+  percents.some((percent) => !decimal(percent).isZero());
 
 /**
  * The status on a day, for output and input tax alike: by the newest entry that has begun, the later entered of two of one
