@@ -21,6 +21,7 @@ import { FeeRules1765700000000 } from './migrations/1765700000000-fee-rules.js';
 import { Selling1765800000000 } from './migrations/1765800000000-selling.js';
 import { MixPlansAndDecisions1765900000000 } from './migrations/1765900000000-mix-plans-and-decisions.js';
 import { PostedShipments1766000000000 } from './migrations/1766000000000-posted-shipments.js';
+import { StockByMonths1766100000000 } from './migrations/1766100000000-stock-by-months.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -45,6 +46,7 @@ const MIGRATIONS = [
   Selling1765800000000,
   MixPlansAndDecisions1765900000000,
   PostedShipments1766000000000,
+  StockByMonths1766100000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

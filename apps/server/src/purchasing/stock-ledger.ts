@@ -63,21 +63,40 @@ function firstDays(writes: readonly Write[]): From[] {
   return [...first].map(([material, day]) => ({ material, day }));
 }
 
-/** A movement that belongs to an earlier one needs the ledger from that one on; which may belong to an earlier one again. */
+/**
+ * The days from which on the ledgers have to be gone through: a movement that belongs to an earlier one needs the ledger
+ * from that one on, which may belong to an earlier one again; and a month is valued as one, so each begins where whole
+ * months were kept last.
+ */
 async function withWhatTheyBelongTo(manager: EntityManager, bookId: string, from: readonly From[]): Promise<From[]> {
-  const days = new Map(from.map(({ material, day }) => [material, day]));
+  let days = await fromKeptMonths(manager, bookId, from);
   for (;;) {
-    const given = JSON.stringify([...days].map(([material, day]) => ({ material, day })));
-    const earlier: { material: string; day: string }[] = await manager.query(
+    const given = JSON.stringify(days);
+    const earlier: From[] = await manager.query(
       `SELECT each.material_id AS material, min(other.date)::text AS day
        FROM ${GIVEN} JOIN row_stock_movement AS each ON each.book_id = $1 AND each.material_id = given.material AND each.date >= given.day
        JOIN row_stock_movement AS other ON other.book_id = $1 AND other.id = each.of_movement_id AND other.date < given.day
        GROUP BY each.material_id`,
       [bookId, given],
     );
-    if (earlier.length === 0) return [...days].map(([material, day]) => ({ material, day }));
-    for (const { material, day } of earlier) days.set(material, day);
+    if (earlier.length === 0) return days;
+    const moved = new Map(
+      (await fromKeptMonths(manager, bookId, earlier)).map(({ material, day }) => [material, day] as const),
+    );
+    days = days.map(({ material, day }) => ({ material, day: moved.get(material) ?? day }));
   }
+}
+
+/** The first of the month after the last one that was kept whole before each day; before the whole ledger where none was. */
+async function fromKeptMonths(manager: EntityManager, bookId: string, from: readonly From[]): Promise<From[]> {
+  return manager.query(
+    `SELECT given.material, COALESCE(
+       (SELECT (date_trunc('month', day) + interval '1 month')::date FROM stock_days
+        WHERE book_id = $1 AND material_id = given.material AND day < date_trunc('month', given.day)
+          AND COALESCE(kept->>'byMonth', '') <> '' ORDER BY day DESC LIMIT 1),
+       '0001-01-01'::date)::text AS day FROM ${GIVEN}`,
+    [bookId, JSON.stringify(from)],
+  );
 }
 
 async function keptBefore(manager: EntityManager, bookId: string, given: string): Promise<Map<string, KeptPosition>> {

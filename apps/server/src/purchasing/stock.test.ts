@@ -85,7 +85,7 @@ describe('the stock ledger', () => {
     expect(Number((await stock.on('2026-03-02'))?.[1]).toFixed(6)).toBe('557.142857');
   });
 
-  it('tells a period with what there was before, from as early as its entries belong to', async () => {
+  it('tells a period with what there was before, from the beginning of the month to which its entries belong', async () => {
     const stock = await ledger('A period');
     const [, receipt] = await stock.move(['2026-01-05', 'opening', '4', '8'], ['2026-02-05', 'receipt', '6', '18']);
     await stock.move(['2026-03-10', 'return to supplier', '1', null, receipt as string]);
@@ -97,11 +97,11 @@ describe('the stock ledger', () => {
       };
     const march = await of('from=2026-03-01&to=2026-03-31');
     expect([march.begun, march.opening?.quantity, march.movements.map(({ date }) => date)]).toEqual([
-      '2026-02-05',
+      '2026-02-01',
       '4',
       ['2026-02-05', '2026-03-10'],
     ]);
-    expect(march.opening?.id).toBe(`${stock.materialId}@2026-02-05`);
+    expect(march.opening?.id).toBe(`${stock.materialId}@2026-02-01`);
     expect(await of('from=2026-04-01&to=2026-04-30')).toMatchObject({
       begun: '2026-04-01',
       opening: { quantity: '9' },

@@ -39,4 +39,8 @@ export class StockPosition extends Row {
   /** The layers that are open, the oldest first, as JSON: of each the movement that opened it, what is left, and its cost. */
   @Text({ label: 'Open layers' })
   layers = '';
+
+  /** What the stock is worth by the methods that value whole months, as JSON; empty but on the last day of a month on which something moved. */
+  @Text({ label: 'Stock by whole months' })
+  byMonth = '';
 }

@@ -32,7 +32,7 @@ function stocked(
     const averageCost = String(Number(averageValue) / Number(quantity));
     rows.put('stockPosition', material, {
       ...{ id: material, version: 1, materialId: material, day: '2026-11-01', unit: 'kg', quantity },
-      ...{ averageValue, averageCost, fifoValue, oldestCost, lastCost: null, layers: '' },
+      ...{ averageValue, averageCost, fifoValue, oldestCost, lastCost: null, layers: '', byMonth: '' },
     } as StoredRow<'stockPosition'>);
   }
   return { evaluation: evaluate(rowsByKind(rows), DAY), material, made };
@@ -221,6 +221,7 @@ describe('the ledger of a period', () => {
             ...opening,
           },
           layers: '[["before","10","20"]]',
+          byMonth: '',
         } as StoredRow<'stockPosition'>,
       },
     ]);

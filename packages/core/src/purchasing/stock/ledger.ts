@@ -48,12 +48,12 @@ export function runLedger<Held extends Holding>(
 export function walkLedger<Held extends Holding>(
   from: Held,
   movements: readonly Movement[],
-  after: (movement: Movement, holding: Held, truedUp: Decimal) => void,
+  after: (movement: Movement, holding: Held, truedUp: Decimal, index: number) => void,
 ): Held {
   const run = new LedgerRun<Held>(from, movements);
   movements.forEach((movement, index) => {
     const truedUp = run.carryOut(movement, index);
-    after(movement, run.holding, truedUp);
+    after(movement, run.holding, truedUp, index);
   });
   return run.holding;
 }

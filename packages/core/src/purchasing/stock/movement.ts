@@ -13,15 +13,21 @@ export interface Movement {
 }
 
 const RANK = new Map<MovementType, number>(MOVEMENT_TYPES.map((type, rank) => [type, rank]));
+const AFTER_ISSUES = (RANK.get('issue') as number) + 0.5;
+
+type Placed = Pick<RowOf<'stockMovement'>, 'id' | 'date' | 'type' | 'ofMovementId'>;
 
 /**
  * Movements of one material in the order in which they count: by day; on one day what comes in before what goes out, and
- * a count last (common practice, no source); then as they were entered.
+ * a count last (common practice, no source), but what comes back after the issue of that day that it belongs to, so that
+ * it takes back its very cost; then as they were entered.
  */
-export function inLedgerOrder<Row extends Pick<RowOf<'stockMovement'>, 'id' | 'date' | 'type'>>(
-  rows: readonly Row[],
-): Row[] {
-  const rank = ({ type }: Row) => RANK.get(type) as number;
+export function inLedgerOrder<Row extends Placed>(rows: readonly Row[]): Row[] {
+  const days = new Map(rows.map(({ id, date }) => [id, date]));
+  const rank = ({ type, date, ofMovementId }: Row): number =>
+    type === 'return from customer' && ofMovementId !== null && days.get(ofMovementId) === date
+      ? AFTER_ISSUES
+      : (RANK.get(type) as number);
   return [...rows].sort((one, other) =>
     one.date !== other.date
       ? one.date < other.date

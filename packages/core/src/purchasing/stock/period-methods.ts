@@ -1,12 +1,13 @@
 import type { RowOf } from '@nuvar/book';
 import { choice, constant, difference, type Figure, multiplied, quotient, sum } from '../../figure/index.js';
-import { type Decimal, isPositive, ZERO } from '../../number/index.js';
+import { compared, type Decimal, isPositive, ZERO } from '../../number/index.js';
 import { unit } from '../../quantity/index.js';
 import { dayIn, money, type Sheet } from '../../sheet/index.js';
 import type { Holding } from './holding.js';
 import { type LedgerEntry, runLedger } from './ledger.js';
 import type { Movement } from './movement.js';
 import type { Common, MethodOfPeriod } from './period-common.js';
+import { inMonthOrder, month } from './month-order.js';
 import { stateOf } from './position.js';
 import { atStandard } from './standard-period.js';
 
@@ -31,32 +32,25 @@ interface Span {
 
 /**
  * What each method of valuation makes of a period. Moving average and first in, first out go movement by movement.
- * Periodic average = (opening value + receipts) / (opening quantity + received quantity), at which all that is left is
- * valued; periodic first in, first out uses the layers as if all receipts of the period had come first (IAS 2.25 to .27).
- * Standard: quantities x standard price; what was paid beside it is the purchase price variance.
+ * Periodic average and periodic first in, first out value each calendar month as one (`inMonthOrder`), the one in which the
+ * period begins or ends as far as it goes, so that one period opens as the one before it closed (IAS 2.25 to .27). What
+ * comes late is a cost of the month in which it came. Standard: quantities x standard price; what was paid beside it is the
+ * purchase price variance.
  */
 export function periodMethods(
   sheet: Sheet,
   material: RowOf<'material'>,
-  { movements, before, from, to }: Span,
+  span: Span,
 ): Record<PeriodMethod, MethodOfPeriod> {
+  const { movements, before, from, to } = span;
   const subject = material.name;
   const [cash, held] = [money(sheet), unit(material.baseUnit)];
   const note = `stock ledger of ${subject}, ${dayIn(sheet, from)} to ${dayIn(sheet, to)}`;
   const said = (name: string, amount: Decimal, of: Figure['unit']) => constant(name, amount, of, note);
-  const earlier = movements.filter(({ date }) => date < from);
   const inPeriod = movements.filter(({ date }) => date >= from);
   const comesIn = inPeriod.filter(isIncoming);
   const ofType = (type: Movement['type']) => inPeriod.filter((movement) => movement.type === type);
-  const { average, fifo } = stateOf(before);
-  const opened = { average: runLedger(average.copy(), earlier), fifo: runLedger(fifo.copy(), earlier) };
-  const closed = { average: runLedger(average.copy(), movements), fifo: runLedger(fifo.copy(), movements) };
-  // As if all that came in during the period had come before anything left; a count stays what it found where it was made.
-  const others = withCountsFixed(movements, average).filter(
-    (movement) => movement.date >= from && !isIncoming(movement),
-  );
-  const reordered = (told?: (entry: LedgerEntry) => void) =>
-    runLedger(fifo.copy(), [...withCountsFixed(earlier, average), ...comesIn, ...others], told);
+  const { average, fifo, monthAverage, monthFifo } = stateOf(before);
   const heldBefore = (day: string) =>
     runLedger(
       average.copy(),
@@ -72,50 +66,49 @@ export function periodMethods(
     return paid.includes(null) || paid.length === 0 ? null : total(paid);
   };
   const common: Common = {
-    ...{ subject, cash, held, said },
+    subject,
+    cash,
+    held,
+    said,
     received: said('Received', total(comesIn.map(({ cost }) => cost)), cash),
-    closingQuantity: said('Closing quantity', closed.average.quantity, held),
-    ...{ back: ofType('return to supplier'), lost: ofType('write-off') },
+    closingQuantity: said('Closing quantity', runLedger(average.copy(), movements).quantity, held),
+    back: ofType('return to supplier'),
+    lost: ofType('write-off'),
   };
-  const told = (holding: Holding, of: readonly Movement[]) => {
-    const entries: LedgerEntry[] = [];
-    runLedger(holding, of, (entry) => void (entry.movement.date >= from && entries.push(entry)));
-    return entries;
-  };
+  const asTheyMoved = (of: readonly Movement[]) => of;
+  const byMonths = (of: readonly Movement[]) => inMonthOrder(of, average);
   return {
-    'moving average': byMovement(common, opened.average, closed.average, told(average.copy(), movements)),
-    'first in, first out': byMovement(common, opened.fifo, closed.fifo, told(fifo.copy(), movements)),
-    'periodic average': periodicAverage(common, opened.average, total(comesIn.map(({ quantity }) => quantity))),
-    'periodic first in, first out': periodicFifo(),
+    'moving average': byLedger(common, ledgerOver(average, span, asTheyMoved)),
+    'first in, first out': byLedger(common, ledgerOver(fifo, span, asTheyMoved)),
+    'periodic average': periodicAverage(common, ledgerOver(monthAverage, span, byMonths), to),
+    'periodic first in, first out': byLedger(common, ledgerOver(monthFifo, span, byMonths)),
     standard: atStandard(sheet, material, common, { comesIn, heldBefore, paidFor, from, to }),
   };
+}
 
-  function periodicFifo(): MethodOfPeriod {
-    const entries: LedgerEntry[] = [];
-    const ended = reordered((entry) => void (entry.movement.date >= from && entries.push(entry)));
-    return byMovement(common, opened.fifo, ended, entries);
-  }
+/** A ledger over a period: what was held at its ends, and what each movement of it did. */
+interface LedgerOverPeriod {
+  readonly atStart: Holding;
+  readonly atEnd: Holding;
+  readonly entries: readonly LedgerEntry[];
+}
+
+/** Goes through what came before a period and then through all until its end, in the order of a method. */
+function ledgerOver(
+  before: Holding,
+  { movements, from }: Span,
+  inOrder: (movements: readonly Movement[]) => readonly Movement[],
+): LedgerOverPeriod {
+  const entries: LedgerEntry[] = [];
+  const earlier = movements.filter(({ date }) => date < from);
+  const atStart = runLedger(before.copy(), inOrder(earlier));
+  const atEnd = runLedger(before.copy(), inOrder(movements), (entry) => {
+    if (entry.movement.date >= from) entries.push(entry);
+  });
+  return { atStart, atEnd, entries };
 }
 
 const isIncoming = ({ type }: Movement): boolean => ['opening', 'receipt', 'late charge'].includes(type);
-
-/** The movements with each count as what it found missing or too much, where it was made. */
-function withCountsFixed(movements: readonly Movement[], before: Holding): readonly Movement[] {
-  const found = new Map<string, Decimal>();
-  runLedger(
-    before.copy(),
-    movements,
-    ({ movement, quantity }) => void (movement.type === 'count' && found.set(movement.id, quantity)),
-  );
-  return movements.flatMap((movement): readonly Movement[] => {
-    const change = found.get(movement.id);
-    if (change === undefined) return [movement];
-    if (change.isZero()) return [];
-    return change.isNegative()
-      ? [{ ...movement, type: 'issue', quantity: change.negated() }]
-      : [{ ...movement, type: 'return from customer', quantity: change, ofMovementId: null }];
-  });
-}
 
 const NO_VARIANCES = { priceVariance: null, revaluation: null };
 
@@ -148,35 +141,31 @@ function apartOf({ cash, said, back, lost }: Common, entries: readonly LedgerEnt
   };
 }
 
-function byMovement(common: Common, atStart: Holding, atEnd: Holding, entries: readonly LedgerEntry[]): MethodOfPeriod {
+function byLedger(common: Common, { atStart, atEnd, entries }: LedgerOverPeriod, closingFrom?: Figure): MethodOfPeriod {
   const opening = common.said('Opening value', atStart.value, common.cash);
-  const closing = common.said('Closing value', atEnd.value, common.cash);
+  const closing = closingFrom ?? common.said('Closing value', atEnd.value, common.cash);
   const { received } = common;
   const apart = apartOf(common, entries);
   const used = usedOf(common, opening, closing, apart);
   return { opening, received, used, ...apart, closing, perUnit: perUnitOf(common, closing), ...NO_VARIANCES };
 }
 
-function periodicAverage(common: Common, atStart: Holding, receivedQuantity: Decimal): MethodOfPeriod {
-  const { subject, cash, held, said, received, closingQuantity } = common;
-  const opening = said('Opening value', atStart.value, cash);
-  const quantity = sum({ name: 'Quantity available', subject }, held, [
-    said('Opening quantity', atStart.quantity, held),
-    said('Quantity received', receivedQuantity, held),
-  ]);
-  const available = sum({ name: 'Available', subject }, cash, [opening, received]);
-  const average = quotient({ name: 'Average of the period', subject }, available, quantity);
+/** What is left x the average of the last month: the value of all that was available in it / its quantity. */
+function periodicAverage(common: Common, ledger: LedgerOverPeriod, to: string): MethodOfPeriod {
+  const { subject, held, cash, said, closingQuantity } = common;
+  const available = ledger.entries.findLast(
+    ({ movement }) => isIncoming(movement) && month(movement.date) === month(to),
+  );
+  const left = closingQuantity.amount;
+  if (available === undefined || left === null || left.isNegative()) return byLedger(common, ledger);
+  const average = quotient(
+    { name: 'Average of the month', subject },
+    said('Available in the month', available.valueAfter, cash),
+    said('Quantity available', available.quantityAfter, held),
+  );
   const closing = multiplied({ name: 'Closing value', subject }, closingQuantity, average);
-  const atAverage = (name: string, of: readonly Movement[]) =>
-    of.length === 0
-      ? null
-      : multiplied({ name, subject }, said(`Quantity: ${name}`, total(of.map((each) => each.quantity)), held), average);
-  const apart = {
-    toSupplier: atAverage('Back to the supplier', common.back),
-    writtenOff: atAverage('Written off', common.lost),
-  };
-  const used = usedOf(common, opening, closing, apart);
-  return { opening, received, used, ...apart, closing, perUnit: perUnitOf(common, closing), ...NO_VARIANCES };
+  const isAllThereIs = closing.amount !== null && compared(closing.amount, ledger.atEnd.value) === 0;
+  return byLedger(common, ledger, isAllThereIs ? closing : undefined);
 }
 
 const total = (amounts: readonly (Decimal | null)[]): Decimal =>
