@@ -6,6 +6,8 @@ export const BASIS_WORDS: Readonly<Record<AbsorptionBasis, string>> = {
   'labour cost': 'labour cost',
   'material cost': 'material cost',
   'prime cost': 'prime cost',
+  'production cost': 'production cost before overhead',
+  'sales value': 'sales value',
   units: 'units',
 };
 

@@ -5,6 +5,8 @@ export const ABSORPTION_BASES = [
   'labour cost',
   'material cost',
   'prime cost',
+  'production cost',
+  'sales value',
   'units',
 ] as const;
 export type AbsorptionBasis = (typeof ABSORPTION_BASES)[number];

@@ -1,5 +1,5 @@
 import { difference, type Figure, multiplied, ofMissingRow, percentOf, quotient, sum } from '../figure/index.js';
-import { type CostDriver, driversOfAnyBatch, isCostDriver, productOverhead } from '../overhead/index.js';
+import { type CostDriver, driversOfAnyBatch, isCostDriver, productOverhead, SALES_VALUE } from '../overhead/index.js';
 import { batch, costItems, type Element, itemTotal, labourHours, productCost } from '../production/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { BATCH, type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
@@ -115,7 +115,7 @@ export const overheadParts: Calculation<{ perBatch: Figure; perUnit: Figure }> =
 
 /** What a batch of any size takes of a driver whatever is in it; null where it takes nothing. */
 function takenByAnyBatch(sheet: Sheet, productId: string, driver: string): Figure | null {
-  if (driver === 'units') return null;
+  if (driver === 'units' || driver === SALES_VALUE) return null;
   if (driver === 'labour hours') return sheet.read(batchParts, productId).hoursPerBatch;
   if (!isCostDriver(driver)) return sheet.read(driversOfAnyBatch, productId)[driver] ?? null;
   const elements = ELEMENTS_OF[driver];
@@ -130,4 +130,5 @@ const ELEMENTS_OF: Readonly<Record<CostDriver, readonly Element[]>> = {
   'labour cost': ['labour'],
   'material cost': ['materials', 'landed', 'packaging'],
   'prime cost': ['materials', 'landed', 'packaging', 'labour', 'other'],
+  'production cost': ['materials', 'landed', 'packaging', 'labour', 'other', 'equipment'],
 };

@@ -5,6 +5,7 @@ import { OVERHEAD_CALCULATIONS } from '../overhead/index.js';
 import { PLANNING_CALCULATIONS } from '../planning/index.js';
 import { PRODUCTION_CALCULATIONS } from '../production/index.js';
 import { PURCHASING_CALCULATIONS } from '../purchasing/index.js';
+import { PRICE_CALCULATIONS } from '../price/index.js';
 import { SELLING_CALCULATIONS } from '../selling/index.js';
 import { beginEvaluation, type BookEvaluation, type Calculation } from '../sheet/index.js';
 
@@ -14,6 +15,7 @@ export const CALCULATIONS: readonly Calculation<unknown>[] = [
   ...PRODUCTION_CALCULATIONS,
   ...OVERHEAD_CALCULATIONS,
   ...COSTING_CALCULATIONS,
+  ...PRICE_CALCULATIONS,
   ...SELLING_CALCULATIONS,
   ...PLANNING_CALCULATIONS,
 ];

@@ -1,5 +1,6 @@
 import { nameKey, type RowOf } from '@nuvar/book';
-import { constant, type Figure, multiplied, ofMissingRow, sum } from '../figure/index.js';
+import { choice, constant, type Figure, multiplied, ofMissingRow, sum } from '../figure/index.js';
+import { compared, ZERO } from '../number/index.js';
 import { NUMBER, type Unit } from '../quantity/index.js';
 import { type Calculation, LINE, MINUTE, type Sheet } from '../sheet/index.js';
 import { overheadGap } from './gaps.js';
@@ -49,10 +50,25 @@ const timeEquation: Calculation<TimeEquation> = {
 
 /**
  * The minutes that each occurrence of an activity takes for a product: the base minutes + the terms of its time equation
- * that hold for the product (a category, a tag, one product, all), each once or for each line of the bill. Source: Kaplan
- * and Anderson, Time-Driven Activity-Based Costing. Gap: no base minutes yet.
+ * that hold for the product (a category, a tag, one product, all), each once or for each line of the bill. Less than no time
+ * counts as none. Source: Kaplan and Anderson, Time-Driven Activity-Based Costing. Gap: no base minutes yet.
  */
-export function activityMinutes(sheet: Sheet, { id, name }: RowOf<'activity'>, productId: string): Figure {
+export function activityMinutes(sheet: Sheet, activity: RowOf<'activity'>, productId: string): Figure {
+  const minutes = minutesByEquation(sheet, activity, productId);
+  if (!isBelowZero(minutes)) return minutes;
+  const none = constant('No time', '0', minutes.unit, 'an activity takes no less');
+  return choice({ name: 'Minutes each', subject: activity.name }, none, 'the time equation gives less than no time');
+}
+
+/** The products for which the time equation of an activity gives less than no time, so that it counts as none. */
+export const productsBelowNoTime = (sheet: Sheet, activity: RowOf<'activity'>): RowOf<'product'>[] =>
+  sheet
+    .all('product')
+    .filter((product) => !product.archived && isBelowZero(minutesByEquation(sheet, activity, product.id)));
+
+const isBelowZero = ({ amount }: Figure): boolean => amount !== null && compared(amount, ZERO) < 0;
+
+function minutesByEquation(sheet: Sheet, { id, name }: RowOf<'activity'>, productId: string): Figure {
   const { per, base, terms } = sheet.read(timeEquation, id);
   if (terms.length === 0) return base;
   const product = sheet.row('product', productId);

@@ -123,7 +123,14 @@ function measureOf(
 function withoutDepartment(sheet: Sheet, { id, name, row }: Pool): Unassigned {
   const place = row === null ? null : ({ kind: 'costPool', id, field: 'departmentId' } as const);
   const gap = overheadGap('pool-without-department', place, { subject: name });
-  return { id: `pool.${id}`, label: name, cost: sheet.read(poolCost, id).toShareOut, why: gapSentence(gap), gap };
+  return {
+    id: `pool.${id}`,
+    label: name,
+    cost: sheet.read(poolCost, id).toShareOut,
+    why: gapSentence(gap),
+    gap,
+    lotId: null,
+  };
 }
 
 /** What a service passes on to nobody. */
@@ -132,7 +139,7 @@ function stuckIn(sheet: Sheet, { serviceId, cost, shares }: PassedOn): Unassigne
   const service = sheet.row('department', serviceId);
   const place = { kind: 'department', id: serviceId, field: 'uses' } as const;
   const gap = cost.gaps[0] ?? overheadGap('service-unused', place, { subject: service?.name ?? '' });
-  return [{ id: `service.${serviceId}`, label: service?.name ?? '', cost, why: gapSentence(gap), gap }];
+  return [{ id: `service.${serviceId}`, label: service?.name ?? '', cost, why: gapSentence(gap), gap, lotId: null }];
 }
 
 /** The overhead of a department for whoever wants to open it; the id is "method@department". */

@@ -34,9 +34,14 @@ export interface DriverTaking {
   /** True where it goes along when the product goes into another one; an order is not of a component. */
   readonly goesAlong: boolean;
   readonly quantity: Figure;
+  /** What is taken in a month, however much is made: the quantity is then its part in a unit. */
+  readonly perMonth?: Figure;
+  /** What is taken for each order, however large it is: the quantity is then its part in a unit on average. */
+  readonly perOrder?: Figure;
 }
 
 const A_BATCH = constant('A batch', '1', NUMBER, 'definition');
+const AN_ORDER = constant('An order', '1', NUMBER, 'definition');
 
 /** What a product takes of all drivers by itself: what is inside its components is left out. */
 export function ownDriverTakings(sheet: Sheet, productId: string): DriverTaking[] {
@@ -102,7 +107,9 @@ function countsOf(sheet: Sheet, productId: string): DriverTaking[] {
   const inBill = constant('Lines of the bill', String(lines), LINE.per(BATCH), 'the bill of materials');
   const orders = ordersPerUnit(sheet, productId);
   const order: DriverTaking[] =
-    orders === null ? [] : [{ driver: 'orders', of: 'unit', isOfAnyBatch: false, goesAlong: false, quantity: orders }];
+    orders === null
+      ? []
+      : [{ driver: 'orders', of: 'unit', isOfAnyBatch: false, goesAlong: false, quantity: orders, perOrder: AN_ORDER }];
   const perUnit = OUTPUT.per(unit(sheet.row('product', productId)?.outputUnit ?? 'each'));
   const one = constant('One unit', '1', perUnit, 'definition');
   return [
@@ -114,7 +121,7 @@ function countsOf(sheet: Sheet, productId: string): DriverTaking[] {
 }
 
 /** Orders for each unit sold: planned units / units per order of their channel, over all planned units; null where nothing is sold. */
-function ordersPerUnit(sheet: Sheet, productId: string): Figure | null {
+export function ordersPerUnit(sheet: Sheet, productId: string): Figure | null {
   const product = sheet.row('product', productId);
   if (product === undefined) return null;
   const named = (name: string) => ({ name, subject: product.name });
@@ -177,13 +184,17 @@ function typedUse(
     case 'order': {
       const orders = ordersPerUnit(sheet, product.id);
       const none = constant('Not ordered', '0', ORDER.per(unit(outputUnit)), 'no planned sales in any channel');
-      return ofUnit(multiplied(named('Driver units per unit'), stated, orders ?? none), false);
+      const quantity = multiplied(named('Driver units per unit'), stated, orders ?? none);
+      return { ...ofUnit(quantity, false), perOrder: stated };
     }
     case 'month': {
       const place = { kind: 'product', id: product.id, field: 'plannedUnits' } as const;
       const none = overheadGap('no-planned-output', place, { subject: activity.name, product: productName });
       const output = sheet.read(plannedOutput, product.id).units;
-      return ofUnit(quotient(named('Driver units per unit'), stated, output, none), true);
+      return {
+        ...ofUnit(quotient(named('Driver units per unit'), stated, output, none), true),
+        perMonth: stated,
+      };
     }
   }
 }
@@ -195,10 +206,13 @@ function minutesOfActivities(sheet: Sheet, productId: string, counted: readonly 
     const done = counted.filter((taking) => taking.driver === driver);
     if (done.length === 0) return [];
     const minutes = activityMinutes(sheet, activity, productId);
-    return done.map((taking) => ({
+    const inMinutes = (times: Figure) => multiplied({ name: 'Minutes', subject: activity.name }, times, minutes);
+    return done.map(({ perMonth, perOrder, ...taking }) => ({
       ...taking,
       driver: minutesOf(activity.id),
-      quantity: multiplied({ name: 'Minutes', subject: activity.name }, taking.quantity, minutes),
+      quantity: inMinutes(taking.quantity),
+      ...(perMonth === undefined ? {} : { perMonth: inMinutes(perMonth) }),
+      ...(perOrder === undefined ? {} : { perOrder: inMinutes(perOrder) }),
     }));
   });
 }

@@ -1,8 +1,9 @@
 import { constant, type Figure, multiplied, ofMissingRow, quotient, sum } from '../figure/index.js';
-import { batch, labourHours, productCost, takings } from '../production/index.js';
+import { batch, labourHours, productCost, type ProductCost, takings } from '../production/index.js';
 import { unit } from '../quantity/index.js';
-import { BATCH, type Calculation, type Sheet } from '../sheet/index.js';
-import { type CostDriver, type Driver, isCostDriver, unitOfDriver } from './driver.js';
+import { BATCH, type Calculation, MONTH, type Sheet } from '../sheet/index.js';
+import { salesValue } from '../price/index.js';
+import { type CostDriver, type Driver, isCostDriver, SALES_VALUE, unitOfDriver } from './driver.js';
 import { type DriverTaking, ownDriverTakings } from './driver-takings.js';
 
 /** How much of each driver one good unit of a product takes, by driver. */
@@ -40,6 +41,25 @@ export const driverUses: Calculation<DriverUses> = {
     return { perUnit, alongPerUnit };
   },
 };
+
+/** What a product takes of a driver in a month, however much of it is made; null where it takes none so. */
+export function monthlyUse(sheet: Sheet, productId: string, driver: Driver): Figure | null {
+  const taken = sheet.read(driverTakings, productId).get(driver) ?? [];
+  const perMonth = taken.flatMap((taking) => taking.perMonth ?? []);
+  const subject = sheet.row('product', productId)?.name ?? '';
+  const called = { name: `${driverName(sheet, driver)} a month`, subject };
+  return perMonth.length === 0 ? null : sum(called, unitOfDriver(sheet, driver).per(MONTH), perMonth);
+}
+
+/** What a product takes of a driver for each order, however large it is; null where it takes none so. */
+export function orderUse(sheet: Sheet, productId: string, driver: Driver): Figure | null {
+  const taken = sheet.read(driverTakings, productId).get(driver) ?? [];
+  const perOrder = taken.flatMap((taking) => taking.perOrder ?? []);
+  const [only] = perOrder;
+  if (only === undefined || perOrder.length === 1) return only ?? null;
+  const subject = sheet.row('product', productId)?.name ?? '';
+  return sum({ name: `${driverName(sheet, driver)} an order`, subject }, only.unit, perOrder);
+}
 
 /** What a batch of any size takes of each driver, whatever is in it. */
 export const driversOfAnyBatch: Calculation<Readonly<Record<Driver, Figure>>> = {
@@ -113,15 +133,23 @@ export function driverName(sheet: Sheet, driver: Driver): string {
   return `${words} in ${id === '' ? 'no department' : (sheet.row('department', id)?.name ?? 'a department')}`;
 }
 
-const COSTS: Readonly<Record<CostDriver, 'labour' | 'directMaterials' | 'primeCost'>> = {
+/** Production cost is counted before fixed overhead: a basis cannot hold what is shared out by it. */
+const COSTS: Readonly<Record<CostDriver, keyof ProductCost>> = {
   'labour cost': 'labour',
   'material cost': 'directMaterials',
   'prime cost': 'primeCost',
+  'production cost': 'variableCost',
 };
+
+/** A product that has neither a price nor planned units goes into others, and is not sold. */
+const isSold = (sheet: Sheet, productId: string): boolean =>
+  sheet.idsOf('pricePoint', 'productId', productId).length > 0 ||
+  sheet.idsOf('plannedVolume', 'productId', productId).length > 0;
 
 /** How much of one driver a good unit of a product takes; null where it takes none. */
 export function driverUse(sheet: Sheet, productId: string, driver: Driver): Figure | null {
   if (driver === 'labour hours') return sheet.read(labourHours, productId).perUnit;
+  if (driver === SALES_VALUE) return isSold(sheet, productId) ? sheet.read(salesValue, productId).perUnit : null;
   if (isCostDriver(driver)) return sheet.read(productCost, productId)[COSTS[driver]];
   return sheet.read(driverUses, productId).perUnit[driver] ?? null;
 }

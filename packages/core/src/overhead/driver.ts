@@ -24,8 +24,11 @@ export const gradeDriver = (gradeId: string): Driver => `grade@${gradeId}`;
 export const machineDriver = (machineId: string): Driver => `machine@${machineId}`;
 
 /** The costs of a product by which overhead may be absorbed. */
-export const COST_DRIVERS = ['labour cost', 'material cost', 'prime cost'] as const;
+export const COST_DRIVERS = ['labour cost', 'material cost', 'prime cost', 'production cost'] as const;
 export type CostDriver = (typeof COST_DRIVERS)[number];
+
+/** What a product sells for is no cost of it. */
+export const SALES_VALUE = 'sales value';
 
 export const isCostDriver = (driver: Driver): driver is CostDriver => COST_DRIVERS.some((each) => each === driver);
 
@@ -46,5 +49,5 @@ const UNITS: Readonly<Record<string, Unit>> = {
 export function unitOfDriver(sheet: Sheet, driver: Driver): Unit {
   const at = driver.indexOf('@');
   const counted = UNITS[at < 0 ? driver : driver.slice(0, at)];
-  return counted ?? (isCostDriver(driver) ? money(sheet) : DRIVER_UNIT);
+  return counted ?? (isCostDriver(driver) || driver === SALES_VALUE ? money(sheet) : DRIVER_UNIT);
 }

@@ -9,6 +9,7 @@ import { driverVolume } from './driver-volume.js';
 import { calendarMonth, openDays } from './open-days.js';
 import { overhead } from './overhead.js';
 import { poolCost } from './pool-cost.js';
+import { orderSizeDifference } from './order-size.js';
 import { productOverhead, productOverheadBy } from './product-overhead.js';
 import { runningCost } from './running-cost.js';
 import { lotUse, overheadLot, overheadTotals, unassignedCost } from './shared-out.js';
@@ -19,9 +20,11 @@ export { committedGrades, committedMachines, committedPay, committedWear, fixedC
 export { costMonth } from './cost-month.js';
 export { steppedCosts, type StepOfMonth, stepsOfMonth } from './cost-steps.js';
 export { departmentCost, departmentCosts } from './department-cost.js';
-export { driverOfActivity, type CostDriver, type Driver, isCostDriver, minutesOf } from './driver.js';
+export { driverOfActivity, type CostDriver, type Driver, isCostDriver, minutesOf, SALES_VALUE } from './driver.js';
+export { productsBelowNoTime } from './activity-minutes.js';
 export { driversOfAnyBatch, driverUse, productDriverUse } from './driver-uses.js';
 export { driverVolume } from './driver-volume.js';
+export { orderSizeDifference } from './order-size.js';
 export { OVERHEAD_GAPS } from './gaps.js';
 export type { Bearing, Lot, SharedOut, Unassigned } from './lot.js';
 export { methodOf, methodOfTheBook, type MethodRow, STANDARD_METHOD } from './methods/index.js';
@@ -43,6 +46,7 @@ export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [
   driverVolume,
   productDriverUse,
   departmentCost,
+  orderSizeDifference,
   overheadLot,
   lotUse,
   overheadTotals,

@@ -30,8 +30,10 @@ export interface Unassigned {
   readonly label: string;
   readonly cost: Figure;
   readonly why: string;
-  /** What would settle it; null where it was chosen so. */
+  /** What would settle it; null where it was chosen so, or is said of its lot already. */
   readonly gap: Gap | null;
+  /** The lot that its cost is a part of; null where it is in none. */
+  readonly lotId: string | null;
 }
 
 /** All overhead of a month as a method charges it: what is shared out in lots, and what is not. */

@@ -533,7 +533,8 @@ describe('time-driven activity-based costing', () => {
 describe('every method', () => {
   const plan = fc.record({
     hours: fc.array(fc.integer({ min: 1, max: 40 }), { minLength: 3, maxLength: 3 }),
-    units: fc.array(fc.integer({ min: 1, max: 400 }), { minLength: 3, maxLength: 3 }),
+    units: fc.array(fc.oneof(fc.constant(0), fc.integer({ min: 1, max: 400 })), { minLength: 3, maxLength: 3 }),
+    uses: fc.array(fc.integer({ min: 0, max: 30 }), { minLength: 3, maxLength: 3 }),
     rent: fc.integer({ min: 1, max: 9000 }),
     office: fc.integer({ min: 0, max: 3000 }),
     share: fc.integer({ min: 0, max: 100 }),
@@ -542,7 +543,7 @@ describe('every method', () => {
 
   it('shares out all there is: to assign = assigned + unused + not shared out, and what products carry is what is assigned', () => {
     fc.assert(
-      fc.property(plan, ({ hours, units, rent, office, share, capacity }) => {
+      fc.property(plan, ({ hours, units, uses, rent, office, share, capacity }) => {
         const methods: string[] = [];
         const products: string[] = [];
         const rows = rowsOf((made) => {
@@ -571,6 +572,14 @@ describe('every method', () => {
             practicalVolume: String(capacity),
           });
           made.add('poolActivity', { poolId: premises, activityId, percent: String(share) });
+          // Done so many times a month, for products of which nothing is planned too.
+          const visitId = made.add('activity', { name: 'Visit', minutes: '4', resourcePoolId: selling });
+          made.add('poolActivity', { poolId: selling, activityId: visitId, percent: '100' });
+          uses.forEach((amount, index) =>
+            made.add('activityUse', {
+              ...{ activityId: visitId, productId: products[index], per: 'month', amount: String(amount) },
+            }),
+          );
           for (const type of ['single rate', 'by department', 'activities', 'time-driven activities'])
             methods.push(made.add('costingMethod', { name: type, type }));
         });
@@ -582,8 +591,10 @@ describe('every method', () => {
           );
           expect(assigned + unused + left).toBeCloseTo(toAssign, 8);
           expect(unused).toBeGreaterThanOrEqual(0);
-          const carried = numbers(evaluation, ...products.map((id) => `productOverheadBy/${id}@${method}/total`));
-          expect(carried.reduce((so, each, index) => so + each * (units[index] ?? 0), 0)).toBeCloseTo(assigned, 6);
+          const planned = products.filter((_id, index) => units[index] !== 0);
+          const carried = numbers(evaluation, ...planned.map((id) => `productOverheadBy/${id}@${method}/total`));
+          const made = units.filter((each) => each !== 0);
+          expect(carried.reduce((so, each, index) => so + each * (made[index] ?? 0), 0)).toBeCloseTo(assigned, 6);
         }
       }),
       { numRuns: 30 },

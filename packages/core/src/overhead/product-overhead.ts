@@ -2,7 +2,8 @@ import { type Figure, isWhole, missing } from '../figure/index.js';
 import { batch } from '../production/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, HOUR, money, type Sheet } from '../sheet/index.js';
-import { driverUse, driverUses } from './driver-uses.js';
+import type { Driver } from './driver.js';
+import { driverName, driverUse, driverUses } from './driver-uses.js';
 import { overheadGap } from './gaps.js';
 import type { Bearing, Lot } from './lot.js';
 import { methodOf, METHODS, methodOfTheBook } from './methods/index.js';
@@ -48,29 +49,32 @@ export function overheadItems(sheet: Sheet, productId: string, methodId: string)
       return [{ lot, bearing, quantity, rate, cost }];
     });
   });
-  return [...items, ...strayItem(sheet, productId, methodId, subject)];
+  return [...items, ...strayItems(sheet, productId, methodId, subject)];
 }
 
 /** What a product lacks that works where the method reaches nothing. */
-function strayItem(sheet: Sheet, productId: string, methodId: string, subject: string): OverheadItem[] {
-  const { strayDriver } = METHODS[methodOf(sheet, methodId).type];
-  if (strayDriver === undefined) return [];
-  const quantity = sheet.read(driverUses, productId).perUnit[strayDriver];
-  if (quantity === undefined || quantity.amount?.isZero()) return [];
+function strayItems(sheet: Sheet, productId: string, methodId: string, subject: string): OverheadItem[] {
+  const drivers = METHODS[methodOf(sheet, methodId).type].strayDrivers?.(sheet) ?? [];
+  return drivers.flatMap((driver) => {
+    const quantity = sheet.read(driverUses, productId).perUnit[driver];
+    return quantity === undefined || quantity.amount?.isZero()
+      ? []
+      : [strayItem(sheet, productId, subject, driver, quantity)];
+  });
+}
+
+function strayItem(sheet: Sheet, productId: string, subject: string, driver: Driver, quantity: Figure): OverheadItem {
   const output = unit(sheet.read(batch, productId).outputUnit);
   const reason = overheadGap('no-department', { kind: 'product', id: productId, field: 'steps' }, { subject });
-  const leaf = (of: Figure['unit']) =>
-    missing({ name: 'Hours in no department', subject, unit: of }, reason, [quantity]);
-  const label = 'Hours in no department';
-  return [
-    {
-      lot: { id: 'stray', label, use: 'production', isVariable: false },
-      bearing: { id: 'stray', label, driver: strayDriver },
-      quantity,
-      rate: leaf(money(sheet).per(HOUR)),
-      cost: leaf(money(sheet).per(output)),
-    },
-  ];
+  const label = driverName(sheet, driver);
+  const leaf = (of: Figure['unit']) => missing({ name: label, subject, unit: of }, reason, [quantity]);
+  return {
+    lot: { id: `stray.${driver}`, label, use: 'production', isVariable: false },
+    bearing: { id: `stray.${driver}`, label, driver },
+    quantity,
+    rate: leaf(money(sheet).per(HOUR)),
+    cost: leaf(money(sheet).per(output)),
+  };
 }
 
 function overheadOf(sheet: Sheet, productId: string, methodId: string): ProductOverhead {

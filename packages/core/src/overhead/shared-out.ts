@@ -1,10 +1,11 @@
 import type { RowOf } from '@nuvar/book';
-import { choice, difference, type Figure, multiplied, ofMissingRow, sum } from '../figure/index.js';
+import { choice, difference, type Figure, gapSentence, multiplied, ofMissingRow, sum } from '../figure/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, money, MONTH, type Sheet } from '../sheet/index.js';
 import { amountPaid } from './amount-paid.js';
-import { driverVolume, volumeFor } from './driver-volume.js';
-import type { Lot, SharedOut } from './lot.js';
+import { driverVolume, volumeFor, volumesFor } from './driver-volume.js';
+import { overheadGap } from './gaps.js';
+import type { Lot, SharedOut, Unassigned } from './lot.js';
 import { methodOf, METHODS } from './methods/index.js';
 import { runningCost } from './running-cost.js';
 
@@ -16,7 +17,8 @@ export const sharedOut: Calculation<SharedOut> = {
     const method = methodOf(sheet, methodId);
     const { lots, unassigned } = METHODS[method.type].shareOut(sheet, method);
     const variable = sheet.all('runningCost').filter(({ behaviour }) => behaviour === 'variable');
-    return { lots: [...lots, ...variable.map((row) => variableLot(sheet, row))], unassigned };
+    const all = [...lots, ...variable.map((row) => variableLot(sheet, row))];
+    return { lots: all, unassigned: [...unassigned, ...all.flatMap((lot) => leftOfLot(sheet, lot))] };
   },
 };
 
@@ -32,6 +34,30 @@ function variableLot(sheet: Sheet, row: RowOf<'runningCost'>): Lot {
     rate: amountPaid(sheet, row, sheet.asOf, money(sheet).per(perUnit)),
     bearings: [{ id, label: row.name, driver: row.driver }],
   };
+}
+
+/** What of a lot no product is charged with: all of it where it has no basis, else the monthly uses of what is not made. */
+function leftOfLot(sheet: Sheet, lot: Lot): Unassigned[] {
+  const [lacks] = lot.rate.gaps;
+  if (lot.rate.amount === null && lacks !== undefined)
+    return [
+      { id: `lot.${lot.id}`, label: lot.label, cost: lot.cost, why: gapSentence(lacks), gap: null, lotId: lot.id },
+    ];
+  return lot.bearings.flatMap(({ driver, label }) =>
+    volumesFor(sheet, driver, lot.use).withoutOutput.map(({ productId, quantity }): Unassigned => {
+      const product = sheet.row('product', productId)?.name ?? '';
+      const place = { kind: 'product', id: productId, field: 'plannedUnits' } as const;
+      const gap = overheadGap('no-planned-output', place, { subject: label, product });
+      return {
+        id: `lot.${lot.id}.${productId}`,
+        label: `${label} for ${product}`,
+        cost: multiplied({ name: 'Monthly use of what is not made', subject: product }, lot.rate, quantity),
+        why: gapSentence(gap),
+        gap,
+        lotId: lot.id,
+      };
+    }),
+  );
 }
 
 /** What the lots of a method are, without what they cost; the id is that of the method. A cost that moves leaves it as it is. */
@@ -79,14 +105,22 @@ export const lotUse: Calculation<{ used: Figure; assigned: Figure; unused: Figur
       const gone = ofMissingRow({ name: 'Overhead', unit: money(sheet).per(MONTH) }, 'a share of the overhead');
       return { used: gone, assigned: gone, unused: gone };
     }
-    const volumes = lot.bearings.map(({ driver }) => volumeFor(sheet, driver, lot.use));
+    const volumes = lot.bearings.map(({ driver }) => volumesFor(sheet, driver, lot.use).borne);
     const [only] = volumes;
     const used =
       only !== undefined && volumes.length === 1
         ? only
         : sum({ name: 'Used', subject: lot.label }, only?.unit ?? unit('min').per(MONTH), volumes);
     const assigned = multiplied({ name: 'Charged to products', subject: lot.label }, lot.rate, used);
-    return { used, assigned, unused: difference({ name: 'Unused', subject: lot.label }, lot.cost, assigned) };
+    const notBorne = sheet
+      .read(sharedOut, id.slice(0, id.indexOf('@')))
+      .unassigned.filter(({ lotId }) => lotId === lot.id && lot.rate.amount !== null)
+      .map(({ cost }) => cost);
+    const placed =
+      notBorne.length === 0
+        ? assigned
+        : sum({ name: 'Charged, or not shared out', subject: lot.label }, assigned.unit, [assigned, ...notBorne]);
+    return { used, assigned, unused: difference({ name: 'Unused', subject: lot.label }, lot.cost, placed) };
   },
 };
 
@@ -110,10 +144,12 @@ export const overheadTotals: Calculation<OverheadTotals> = {
   work(sheet, methodId) {
     const { lots, unassigned } = sheet.read(sharedOut, methodId);
     const perMonth = money(sheet).per(MONTH);
-    const uses = lots.map(({ id }) => sheet.read(lotUse, `${methodId}@${id}`));
+    const withRate = lots.filter(({ rate }) => rate.amount !== null);
+    const uses = withRate.map(({ id }) => sheet.read(lotUse, `${methodId}@${id}`));
     const left = unassigned.map(({ cost }) => cost);
+    const inNoLot = unassigned.filter(({ lotId }) => lotId === null).map(({ cost }) => cost);
     return {
-      toAssign: sum('Overhead to share out', perMonth, [...lots.map(({ cost }) => cost), ...left]),
+      toAssign: sum('Overhead to share out', perMonth, [...lots.map(({ cost }) => cost), ...inNoLot]),
       assigned: sum(
         'Charged to products',
         perMonth,

@@ -43,7 +43,7 @@ export const candidateSale: Calculation<CandidateSale> = {
     const point = sheet.rowsOf('pricePoint', 'productId', product.id).find((each) => each.channelId === channel.id);
     const terms = saleTerms(sheet, product, channel, point);
     const proceeds = netProceedsAt(price, terms, product.name);
-    const contribution = contributionOf(proceeds, unitCostOf(sheet, product.id), terms, product.name);
+    const contribution = contributionOf(proceeds, unitCostOf(sheet, product.id, channel.id), terms, product.name);
     return { price, beforeTax: proceeds.beforeTax, netRevenue: proceeds.netRevenue, contribution };
   },
 };

@@ -1,7 +1,8 @@
 import { difference, type Figure, missing, quotient, shareOf, sum } from '../figure/index.js';
 import { openDays } from '../overhead/index.js';
 import { isPlannedAt } from '../production/index.js';
-import { salesPerMonth, sellingGap } from '../selling/index.js';
+import { priceGap } from '../price/index.js';
+import { salesPerMonth } from '../selling/index.js';
 import { type Calculation, money, MONTH, WHOLE_BOOK } from '../sheet/index.js';
 import { periodCosts } from './period-costs.js';
 
@@ -30,7 +31,7 @@ export const coverage: Calculation<Coverage> = {
     const points = sheet.all('pricePoint').filter((point) => point.price !== null && isPlannedAt(sheet, point));
     const { total } = sheet.read(periodCosts, WHOLE_BOOK);
     const perMonth = money(sheet).per(MONTH);
-    const none = sellingGap('no-selling-price', null, { subject: 'any product' });
+    const none = priceGap('no-selling-price', null, { subject: 'any product' });
     const contributionPerMonth =
       points.length === 0
         ? missing({ name: 'Contribution per month', unit: perMonth }, none)

@@ -25,7 +25,7 @@ export { equipmentRate } from './equipment-rate.js';
 export { loadCost } from './shared-load.js';
 export { costRowOf } from './cost-rows.js';
 export { itemTotal } from './item-total.js';
-export { jointPart, outputsOf } from './joint/joint-basis.js';
+export { jointPart, netRealisableValue, outputsOf } from './joint/joint-basis.js';
 export { furtherProcessing, jointBatch, jointShare } from './joint/joint-batch.js';
 export { labourRate } from './labour-rate.js';
 export { labourSetUpHours } from './labour-steps.js';

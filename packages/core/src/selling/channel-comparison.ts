@@ -101,9 +101,9 @@ interface Line {
 
 function lineOf(sheet: Sheet, { sold }: SetPrice): Line | null {
   if (sold === null) return null;
-  const { terms, product } = sold;
+  const { terms, product, point } = sold;
   const [fees, amounts] = [terms.curve(), terms.amounts()];
-  const { dispatched } = costsToCover(unitCostOf(sheet, product.id), terms, product.name);
+  const { dispatched } = costsToCover(unitCostOf(sheet, product.id, point.channelId), terms, product.name);
   if (fees === null || dispatched.amount === null || amounts === null) return null;
   return { share: amounts.kept, toCover: dispatched.amount.plus(amounts.costs).minus(amounts.brings), fees };
 }

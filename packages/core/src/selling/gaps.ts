@@ -3,7 +3,6 @@ import { defineGaps, gapMaker } from '../figure/index.js';
 /** What figures of this room still lack, and the results that it states in words. */
 export const SELLING_GAPS = defineGaps({
   asking: {
-    'no-selling-price': 'no price set yet for {subject}',
     'no-fee-yet': 'no percentage or amount yet of the fee "{fee}"',
     'no-units-to-spread-over': 'no units yet that are sold in a {base} of "{fee}"',
     'no-packed-measure': 'no {name} of {subject} yet',

@@ -19,7 +19,7 @@ import { saleFee, saleLines } from './sale-lines.js';
 import { setPrice } from './set-price.js';
 import { chainBack, chainPrice } from './chain-price.js';
 import { targetCost } from './target-cost.js';
-import { unitBehaviour } from './unit-cost.js';
+import { channelUnitCost, unitBehaviour } from './unit-cost.js';
 
 export { SELLING_GAPS, sellingGap } from './gaps.js';
 export { channelTake, feeAtPrice } from './fees/channel-take.js';
@@ -33,7 +33,7 @@ export { priceLimits } from './price-limits.js';
 export { targetAnswers } from './target-answers.js';
 export { contributionAt, listedPriceForTarget, reachesTarget } from './without-working.js';
 export { pricePoint } from './price-point.js';
-export { unitBehaviour, unitCostOf } from './unit-cost.js';
+export { channelUnitCost, unitBehaviour, unitCostOf } from './unit-cost.js';
 export { priceRatios } from './price-ratios.js';
 export { contributionOf, netProceedsAt } from './sale.js';
 export { saleTerms, type SaleTerms } from './sale-terms.js';
@@ -70,6 +70,7 @@ export { targetCost } from './target-cost.js';
 export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   setPrice,
   unitBehaviour,
+  channelUnitCost,
   pricePoint,
   priceRatios,
   priceLimits,

@@ -49,7 +49,7 @@ export const orderThresholds: Calculation<OrderThresholds> = {
       ...(set.postagePaid === null ? [] : [set.postagePaid]),
     ];
     const perUnit = sum(named('Costs of an order, per unit'), price.unit, ofOrder);
-    const cost = unitCostOf(sheet, product.id);
+    const cost = unitCostOf(sheet, product.id, sold.point.channelId);
     const contribution = contributionOf(set, cost, terms, subject);
     const before = sum(named('Contribution before the costs of an order'), price.unit, [contribution, perUnit]);
     const withoutPostage =

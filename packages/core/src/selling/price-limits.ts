@@ -40,7 +40,11 @@ export const priceLimits: Calculation<PriceLimits> = {
   work(sheet, pricePointId) {
     const { sold, price } = sheet.read(setPrice, pricePointId);
     if (sold === null) return noLimits(price);
-    const { dispatched, whole } = costsToCover(unitCostOf(sheet, sold.product.id), sold.terms, sold.product.name);
+    const { dispatched, whole } = costsToCover(
+      unitCostOf(sheet, sold.product.id, sold.point.channelId),
+      sold.terms,
+      sold.product.name,
+    );
     const currency = bookCurrency(sheet);
     const floor = (cost: Figure, name: string) => floorPrice(cost, sold.terms, currency, sold.product.name, name);
     const reached = targetPrice(sheet, sold, whole, currency);
@@ -131,7 +135,7 @@ export function targetOf(
     case 'margin of the price':
       return { basis, wanted: typed, place };
     case 'markup': {
-      const { fullCost } = unitCostOf(sheet, product.id);
+      const { fullCost } = unitCostOf(sheet, product.id, point.channelId);
       return { basis: 'amount', wanted: percentOf({ name: 'Target markup', subject }, typed, fullCost), place };
     }
     case 'profit':

@@ -33,7 +33,7 @@ export const pricePoint: Calculation<PricePointFigures> = {
     if (set.sold === null)
       return { contribution: set.price, profit: set.price, sellingCost: set.price, sellingAndPeriodCost: set.price };
     const { id, name: subject } = set.sold.product;
-    const cost = unitCostOf(sheet, id);
+    const cost = unitCostOf(sheet, id, set.sold.point.channelId);
     const contribution = contributionOf(set, cost, set.sold.terms, subject);
     return {
       contribution,

@@ -4,7 +4,7 @@ import { plannedAt, productCost } from '../production/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, ORDER, type Sheet } from '../sheet/index.js';
 import { carriedBy, contributionOf, type NetProceeds, netProceedsAt } from './sale.js';
-import { priceAtQuantity } from './quantity-price.js';
+import { priceAtQuantity } from '../price/index.js';
 import { saleTerms, type SaleTerms } from './sale-terms.js';
 import { priceAfter, setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
@@ -59,6 +59,10 @@ interface Sale {
   readonly times: Figure | null;
 }
 
+/** Of an order of so many, how many; null where the terms are those of the usual order. */
+const unitsOfOrder = (scale: SaleScale): string | null =>
+  scale.startsWith('order-') ? scale.slice('order-'.length) : null;
+
 /** The sale of a price point on the terms of a unit, an order or a month; null where it is gone. */
 function saleAt(sheet: Sheet, pointId: string, scale: SaleScale): Sale | null {
   const set = sheet.read(setPrice, pointId);
@@ -68,7 +72,7 @@ function saleAt(sheet: Sheet, pointId: string, scale: SaleScale): Sale | null {
   if (scale === 'unit') return { point, product, terms: usual, listed: set.price, proceeds: set, times: null };
   if (scale === 'month')
     return { point, product, terms: usual, listed: set.price, proceeds: set, times: plannedAt(sheet, point) };
-  const units = scale.slice('order-'.length);
+  const units = unitsOfOrder(scale) ?? '1';
   const channel = sheet.row('channel', point.channelId);
   if (channel === undefined) return null;
   const terms = saleTerms(sheet, product, channel, point, { units });
@@ -117,12 +121,12 @@ export const saleLines: Calculation<SaleLines> = {
     const { pointId, scale } = saleOf(id);
     const sale = saleAt(sheet, pointId, scale);
     if (sale === null) return noSale(sheet.read(setPrice, pointId).price);
-    const { product, terms, listed, proceeds, times } = sale;
+    const { point, product, terms, listed, proceeds, times } = sale;
     const subject = product.name;
     const of = (figure: Figure) =>
       times === null ? figure : multiplied({ name: figure.name, subject: figure.subject }, figure, times);
     const maybe = (figure: Figure | null) => figure && of(figure);
-    const cost = unitCostOf(sheet, product.id);
+    const cost = unitCostOf(sheet, product.id, point.channelId, unitsOfOrder(scale));
     const elements = sheet.read(productCost, product.id);
     const contribution = contributionOf(proceeds, cost, terms, subject);
     const profit = difference({ name: 'Profit', subject }, contribution, carriedBy(cost, terms, subject));

@@ -11,7 +11,7 @@ import { type FeeCurve } from './fees/fee-curve.js';
 import { curveOf } from './fees/sale-curve.js';
 import { type SaleAmounts, saleAmounts } from './sale-amounts.js';
 import { returnTermsOf, type ReturnTerms } from './returns.js';
-import { salesTaxOf } from './sales-tax.js';
+import { keptAfterDiscount, salesTaxOf } from '../price/index.js';
 
 /** A coupon of the seller: what it takes off the price that the customer sees, and off the price before tax. */
 export interface CouponTerms {
@@ -218,14 +218,4 @@ function ownPart(sheet: Sheet, point: RowOf<'pricePoint'>, off: Figure, subject:
     difference("The seller's share of the coupon", THE_COUPON, funded),
     off,
   );
-}
-
-function keptAfterDiscount(
-  sheet: Sheet,
-  { name: subject }: SoldProduct,
-  point: RowOf<'pricePoint'> | undefined,
-): Figure | null {
-  if (point === undefined || point.discountPercent === '0') return null;
-  const discount = sheet.input('pricePoint', point, 'discountPercent', { name: 'Discount', subject, unit: PERCENT });
-  return difference('Share of the price that is left', THE_WHOLE, discount);
 }

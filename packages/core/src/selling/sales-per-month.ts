@@ -48,7 +48,7 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
     const full =
       sold.point.discountPercent === '0'
         ? contribution
-        : contributionOf(undiscounted, unitCostOf(sheet, id), sold.terms, subject);
+        : contributionOf(undiscounted, unitCostOf(sheet, id, sold.point.channelId), sold.terms, subject);
     return {
       contributionPerHour: quotient(
         { name: 'Contribution per labour hour', subject },

@@ -1,9 +1,8 @@
 import type { RowOf } from '@nuvar/book';
 import { difference, type Figure, missing, ofMissingRow, percentOf } from '../figure/index.js';
-import { unit } from '../quantity/index.js';
+import { listPriceOf, priceAtQuantity } from '../price/index.js';
 import { type Calculation, money, type Sheet } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
-import { priceAtQuantity } from './quantity-price.js';
 import { type SaleTerms, saleTerms } from './sale-terms.js';
 import { type NetProceeds, netProceedsAt } from './sale.js';
 
@@ -54,7 +53,7 @@ export const setPrice: Calculation<SetPrice> = {
     if (point === undefined || product === undefined || channel === undefined) return gone(sheet);
     const subject = product.name;
     const terms = saleTerms(sheet, product, channel, point);
-    const listPrice = priceOf(sheet, point, product);
+    const listPrice = listPriceOf(sheet, point, product);
     const price = priceAtQuantity(sheet, point, product, channel.unitsPerOrder) ?? listPrice;
     const withoutDiscount = afterCoupon(price, terms, subject);
     const undiscounted = netProceedsAt(withoutDiscount, terms, subject);
@@ -86,26 +85,6 @@ export function afterCoupon(price: Figure, { coupon }: Pick<SaleTerms, 'coupon'>
         [left],
       )
     : left;
-}
-
-/** The price that holds on the day of the evaluation: the newest dated one that has begun, else the set price. */
-function priceOf(sheet: Sheet, point: RowOf<'pricePoint'>, product: RowOf<'product'>): Figure {
-  const dated = sheet
-    .rowsOf('datedPrice', 'pricePointId', point.id)
-    .filter(({ startsOn }) => startsOn <= sheet.asOf)
-    .reduce<RowOf<'datedPrice'> | null>((so, row) => (so === null || row.startsOn > so.startsOn ? row : so), null);
-  if (dated !== null)
-    return sheet.input('datedPrice', dated, 'price', {
-      name: 'Price',
-      subject: product.name,
-      unit: money(sheet).per(unit(product.outputUnit)),
-    });
-  return sheet.input('pricePoint', point, 'price', {
-    name: 'Price',
-    subject: product.name,
-    unit: money(sheet).per(unit(product.outputUnit)),
-    whenEmpty: (place) => sellingGap('no-selling-price', place, { subject: product.name }),
-  });
 }
 
 function gone(sheet: Sheet): SetPrice {

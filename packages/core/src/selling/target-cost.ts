@@ -46,7 +46,7 @@ export const targetCost: Calculation<TargetCost> = {
       whenEmpty: (place) => sellingGap('no-market-price', place, { subject }),
     });
     const proceeds = netProceedsAt(priceAfter(highest, terms, subject), terms, subject);
-    const { fullCost } = unitCostOf(sheet, product.id);
+    const { fullCost } = unitCostOf(sheet, product.id, point.channelId);
     const { wanted, allowed } = allowedOf(sheet, sold, proceeds);
     return {
       afterFees: proceeds.afterFees,

@@ -1,6 +1,6 @@
 import { fullCost } from '../costing/index.js';
 import { type Figure, sum } from '../figure/index.js';
-import { productOverhead } from '../overhead/index.js';
+import { orderSizeDifference, productOverhead } from '../overhead/index.js';
 import { committedCost } from '../production/index.js';
 import type { Calculation, Sheet } from '../sheet/index.js';
 import type { UnitCost } from './sale.js';
@@ -34,7 +34,51 @@ export const unitBehaviour: Calculation<Pick<UnitCost, 'changingCost' | 'fixedIn
 
 const isAny = ({ parts }: Figure) => parts.length > 0;
 
-/** What one unit of a product costs, as the sale of it needs to know. */
-export function unitCostOf(sheet: Sheet, productId: string): UnitCost {
+/** What one unit of a product costs when it is sold in a channel. */
+export interface ChannelUnitCost extends UnitCost {
+  /** The share of the running costs in one unit that is sold there. */
+  readonly overhead: Figure;
+}
+
+/**
+ * What one unit costs when it is sold in a channel: as on average, but that what comes with each order goes by the order size
+ * there. The id is "product@channel", or "product@channel@units" in an order of so many.
+ */
+export const channelUnitCost: Calculation<ChannelUnitCost> = {
+  name: 'channelUnitCost',
+  meanings: {
+    changingCost: 'What changes with each unit that is made and sold in this channel (variable cost).',
+    fixedInUnit: 'What one unit carries in this channel of costs that come whatever is made.',
+    overhead: 'The share of the running costs in one unit that is sold in this channel.',
+    fullCost: 'What one unit costs in this channel with its share of the running costs (full cost).',
+  },
+  work(sheet, id) {
+    const productId = id.split('@')[0] ?? '';
+    const { changingCost, fixedInUnit } = sheet.read(unitBehaviour, productId);
+    const { overhead, fullCost: average } = sheet.read(fullCost, productId);
+    const { variable, fixed } = sheet.read(orderSizeDifference, id);
+    const both = [variable, fixed].filter((figure) => figure !== null);
+    const plus = (figure: Figure, more: readonly Figure[]) =>
+      more.length === 0
+        ? figure
+        : sum({ name: `${figure.name}, by order size`, subject: figure.subject }, figure.unit, [figure, ...more]);
+    return {
+      changingCost: plus(changingCost, variable === null ? [] : [variable]),
+      fixedInUnit: plus(fixedInUnit, fixed === null ? [] : [fixed]),
+      overhead: plus(overhead, both),
+      fullCost: plus(average, both),
+    };
+  },
+};
+
+/** What one unit of a product costs, as the sale of it in a channel needs to know; on average where no channel is named. */
+export function unitCostOf(
+  sheet: Sheet,
+  productId: string,
+  channelId: string | null,
+  unitsOfOrder: string | null = null,
+): UnitCost {
+  const order = unitsOfOrder === null ? '' : `@${unitsOfOrder}`;
+  if (channelId !== null) return sheet.read(channelUnitCost, `${productId}@${channelId}${order}`);
   return { ...sheet.read(unitBehaviour, productId), fullCost: sheet.read(fullCost, productId).fullCost };
 }

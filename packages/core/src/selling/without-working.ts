@@ -17,9 +17,9 @@ type Sold = NonNullable<SetPrice['sold']>;
 /** What one unit dispatched costs, without what comes back as new: what changes with it, and all of it; null while not known. */
 export function plainCosts(
   sheet: Sheet,
-  { product, terms }: Sold,
+  { product, terms, point }: Sold,
 ): { readonly dispatched: Decimal; readonly whole: Decimal } | null {
-  const { changingCost, fixedInUnit } = unitCostOf(sheet, product.id);
+  const { changingCost, fixedInUnit } = unitCostOf(sheet, product.id, point.channelId);
   const { periodFee } = terms;
   if (!isWhole(changingCost) || !isWhole(fixedInUnit) || (periodFee !== null && !isWhole(periodFee))) return null;
   const asNew = terms.returns?.asNew?.amount;

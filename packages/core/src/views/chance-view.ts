@@ -11,6 +11,7 @@ import {
   type SaleTerms,
   setPrice,
   unitBehaviour,
+  unitCostOf,
 } from '../selling/index.js';
 import type { Evaluation, Override } from '../sheet/index.js';
 
@@ -31,7 +32,7 @@ function modelOf(evaluation: Evaluation, pointId: string): ChanceModel | null {
   const set = evaluation.read(setPrice, pointId);
   if (set.sold === null) return null;
   const { point, product, terms } = set.sold;
-  const { changingCost, fixedInUnit } = evaluation.read(unitBehaviour, product.id);
+  const { changingCost, fixedInUnit } = unitCostOf(sheet, product.id, point.channelId);
   const curve = terms.curve();
   const planned = plannedAt(sheet, point);
   const { costs, brings } = besideThePrice(terms, product.name);

@@ -11,10 +11,12 @@ import {
   overhead,
   overheadLot,
   productOverhead,
+  productsBelowNoTime,
   sharedOut,
 } from '../overhead/index.js';
-import { jointShare, labourHours, outputsOf } from '../production/index.js';
+import { labourHours } from '../production/index.js';
 import { type Evaluation, numberIn, WHOLE_BOOK } from '../sheet/index.js';
+import { jointEnds } from './joint-ends.js';
 import type { Add, AddGaps } from './loose-end.js';
 
 /** What keeps the running costs from being shared out whole by the method of the book. */
@@ -99,9 +101,8 @@ export function runEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): voi
   for (const activity of sheet.all('activity')) beyondPractical(evaluation, activity, add);
   for (const { id } of sheet.all('chargeOutRate')) addGaps(read(chargeOut, id).perHourOneDayLess.gaps, []);
   for (const { id } of sheet.all('overheadActual')) addGaps(read(absorbedMonth, id).difference.gaps, []);
-  for (const { id } of sheet.all('jointProcess'))
-    for (const output of outputsOf(sheet, id))
-      addGaps(read(jointShare, output.id).share.gaps, output.productId === null ? [] : [output.productId]);
+  for (const activity of sheet.all('activity')) belowNoTime(evaluation, activity, add);
+  jointEnds(evaluation, add, addGaps);
 }
 
 /** Pay among the running costs, while products hold labour at a grade: both would bear it. */
@@ -130,4 +131,17 @@ function beyondPractical({ sheet, read }: Evaluation, activity: RowOf<'activity'
   const can = numberIn(sheet, activity.practicalVolume);
   const place = { kind: 'activity', id: activity.id, field: 'practicalVolume' } as const;
   add('over-practical-volume', `${activity.name}: the plan needs ${needs} a month, and ${can} can be done`, place, []);
+}
+
+/** An activity whose time equation gives less than no time for some product: there it counts as none. */
+function belowNoTime({ sheet }: Evaluation, activity: RowOf<'activity'>, add: Add): void {
+  const products = productsBelowNoTime(sheet, activity);
+  if (products.length === 0) return;
+  const named = products.map(({ name }) => name).join(', ');
+  add(
+    'time-below-zero',
+    `the time equation of ${activity.name} gives less than no time for ${named}: it counts as none`,
+    { kind: 'activity', id: activity.id, field: 'minutes' },
+    products.map(({ id }) => id),
+  );
 }

@@ -1,6 +1,6 @@
 import { fullCost } from '../costing/index.js';
 import { productCost } from '../production/index.js';
-import { pricePoint, setPrice } from '../selling/index.js';
+import { channelUnitCost, pricePoint, setPrice } from '../selling/index.js';
 import type { Calculation, Evaluation } from '../sheet/index.js';
 import { type FigureView, shown } from './figure-view.js';
 
@@ -19,12 +19,16 @@ export type StripPart = (typeof STRIP_PARTS)[number];
 export function stripView(evaluation: Evaluation, productId: string, pricePointId: string | null): StripView {
   const ofPrice = <Result extends object>(calculation: Calculation<Result>, member: keyof Result & string) =>
     pricePointId === null ? null : shown(evaluation, calculation, pricePointId, member);
+  const point = pricePointId === null ? undefined : evaluation.sheet.row('pricePoint', pricePointId);
   const figures: Readonly<Record<StripPart, FigureView | null>> = {
     materials: shown(evaluation, productCost, productId, 'directMaterials'),
     labour: shown(evaluation, productCost, productId, 'labour'),
     other: shown(evaluation, productCost, productId, 'other'),
     equipment: shown(evaluation, productCost, productId, 'equipment'),
-    overhead: shown(evaluation, fullCost, productId, 'overhead'),
+    overhead:
+      point === undefined
+        ? shown(evaluation, fullCost, productId, 'overhead')
+        : shown(evaluation, channelUnitCost, `${productId}@${point.channelId}`, 'overhead'),
     fees: ofPrice(pricePoint, 'sellingAndPeriodCost'),
   };
   return {

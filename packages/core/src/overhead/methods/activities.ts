@@ -103,10 +103,10 @@ function restOf(sheet: Sheet, { id, name }: Pool): Unassigned[] {
   const cost = percentOf({ name: 'In no activity', subject: name }, left, sheet.read(poolCost, id).toShareOut);
   const place = { kind: 'costPool', id, field: 'activities' } as const;
   const gap = overheadGap('pool-without-activity', place, { subject: name });
-  return [{ id: `pool.${id}`, label: name, cost, why: 'no activity takes it up', gap }];
+  return [{ id: `pool.${id}`, label: name, cost, why: 'no activity takes it up', gap, lotId: null }];
 }
 
 const notCharged = ({ activity, use, cost }: ActivityCost): Unassigned => ({
-  ...{ id: `activity.${activity.id}.${use}`, label: activity.name, cost, gap: null },
+  ...{ id: `activity.${activity.id}.${use}`, label: activity.name, cost, gap: null, lotId: null },
   why: `${activity.level} cost, not charged to products by choice`,
 });

@@ -16,7 +16,7 @@ import { nonProductionLot } from './single-rate.js';
  */
 export const byDepartment: OverheadMethod = {
   type: 'by department',
-  strayDriver: hoursIn('labour hours', ''),
+  strayDrivers: hoursInNoDepartment,
   shareOut(sheet, method) {
     const { departments, unassigned } = sheet.read(departmentCosts, method.id);
     const lots = departments
@@ -26,6 +26,15 @@ export const byDepartment: OverheadMethod = {
     return { lots: other === null ? lots : [...lots, other], unassigned };
   },
 };
+
+/** Hours in no department, of each kind by which some department absorbs; of labour where there is no department yet. */
+function hoursInNoDepartment(sheet: Sheet): Driver[] {
+  const production = sheet.all('department').filter(({ type }) => type === 'production');
+  const kinds = (['labour hours', 'machine hours'] as const).filter((kind) =>
+    production.length === 0 ? kind === 'labour hours' : production.some(({ basis }) => basis === kind),
+  );
+  return kinds.map((kind) => hoursIn(kind, ''));
+}
 
 function departmentLot(sheet: Sheet, method: MethodRow, { id, name }: DepartmentCost): Lot {
   const row = sheet.row('department', id) as RowOf<'department'>;

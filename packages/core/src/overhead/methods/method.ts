@@ -1,5 +1,6 @@
 import type { MethodType, RowOf } from '@nuvar/book';
 import type { Sheet } from '../../sheet/index.js';
+import type { Driver } from '../driver.js';
 import type { SharedOut } from '../lot.js';
 
 /** A costing method as it is read: a row of the book, or the standard method where there is none. */
@@ -13,6 +14,6 @@ export interface OverheadMethod {
   readonly type: MethodType;
   /** What it makes of the fixed and stepped overhead of the book; variable costs go by their own drivers. */
   shareOut(sheet: Sheet, method: MethodRow): SharedOut;
-  /** The driver of work that the method reaches nowhere, and that a product should not have; null where there is none. */
-  readonly strayDriver?: string;
+  /** The drivers of work that the method reaches nowhere, and that a product should not have. */
+  strayDrivers?(sheet: Sheet): readonly Driver[];
 }

@@ -71,6 +71,8 @@ function lot(sheet: Sheet, method: MethodRow, use: PoolUse, cost: Figure, basis:
 }
 
 const PER: Readonly<Record<MethodRow['basis'], string>> = {
+  'production cost': 'unit of production cost',
+  'sales value': 'unit of sales value',
   'labour hours': 'labour hour',
   'machine hours': 'machine hour',
   'labour cost': 'unit of labour cost',

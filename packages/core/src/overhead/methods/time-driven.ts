@@ -68,5 +68,12 @@ function practicalMinutes(sheet: Sheet, pool: Pool, done: readonly RowOf<'activi
 
 function withoutActivity(sheet: Sheet, { id, name }: Pool): Unassigned {
   const gap = overheadGap('pool-without-activity', { kind: 'costPool', id, field: 'activities' }, { subject: name });
-  return { id: `pool.${id}`, label: name, cost: sheet.read(poolCost, id).toShareOut, why: gapSentence(gap), gap };
+  return {
+    id: `pool.${id}`,
+    label: name,
+    cost: sheet.read(poolCost, id).toShareOut,
+    why: gapSentence(gap),
+    gap,
+    lotId: null,
+  };
 }

@@ -152,7 +152,7 @@ function priceOf(sheet: Sheet, { row, product }: About): Figure {
 function orderContribution(sheet: Sheet, { row, product }: About, price: Figure): Figure {
   const subject = product.name;
   const channel = row.channelId === null ? undefined : sheet.row('channel', row.channelId);
-  const cost = unitCostOf(sheet, product.id);
+  const cost = unitCostOf(sheet, product.id, null);
   if (channel === undefined) return difference({ name: 'Contribution', subject }, price, cost.changingCost);
   const terms = { ...saleTerms(sheet, product, channel, undefined), taxInside: false };
   return contributionOf(netProceedsAt(price, terms, subject), cost, terms, subject);

@@ -1,5 +1,6 @@
 import type { JointMethod, RowOf } from '@nuvar/book';
 import {
+  choice,
   constant,
   difference,
   type Figure,
@@ -9,6 +10,7 @@ import {
   quotient,
   sum,
 } from '../../figure/index.js';
+import { compared, ZERO } from '../../number/index.js';
 import { converted } from '../../purchasing/index.js';
 import { unit } from '../../quantity/index.js';
 import { BATCH, type Calculation, money, type Sheet } from '../../sheet/index.js';
@@ -58,12 +60,20 @@ export function furtherCost(sheet: Sheet, process: Process, output: Output): Fig
   return multiplied(named('Further costs'), quantity, each);
 }
 
-export const netValue = (sheet: Sheet, process: Process, output: Output): Figure =>
+export const netRealisableValue = (sheet: Sheet, process: Process, output: Output): Figure =>
   difference(
     { name: 'Net realisable value', subject: output.name },
     finalSales(sheet, process, output),
     furtherCost(sheet, process, output),
   );
+
+/** A net realisable value below zero counts as none in a split, so that no output is credited for losing money. */
+function atLeastNone(value: Figure): Figure {
+  if (value.amount === null || compared(value.amount, ZERO) >= 0) return value;
+  const none = constant('None', '0', value.unit, 'an output bears no less than nothing');
+  const called = { name: 'Counts for', subject: value.subject };
+  return choice(called, none, 'its net realisable value is below zero, which counts as none');
+}
 
 /** What an output counts for under a method that splits in proportion. */
 function basisOf(sheet: Sheet, process: Process, output: Output, method: JointMethod, first: Output): Figure {
@@ -81,7 +91,7 @@ function basisOf(sheet: Sheet, process: Process, output: Output, method: JointMe
       return valueAt(sheet, process, output, 'splitOffPrice');
     case 'net realisable value':
     case 'constant margin':
-      return netValue(sheet, process, output);
+      return atLeastNone(netRealisableValue(sheet, process, output));
   }
 }
 

@@ -3,7 +3,15 @@ import { difference, type Figure, multiplied, ofMissingRow, quotient, shareOf, s
 import { BATCH, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { batch } from '../batch.js';
 import { productCost } from '../product-cost.js';
-import { finalSales, furtherCost, mainOutputs, netValue, type Process, quantityOf, valueAt } from './joint-basis.js';
+import {
+  finalSales,
+  furtherCost,
+  mainOutputs,
+  netRealisableValue,
+  type Process,
+  quantityOf,
+  valueAt,
+} from './joint-basis.js';
 import { typedJointCost } from './joint-cost.js';
 import { byProductValue, shareOfOutput, toSplit } from './joint-split.js';
 
@@ -104,7 +112,7 @@ export const jointShare: Calculation<JointShare> = {
     const method = (chosen as JointMethod | undefined) ?? process.method;
     const named = (name: string) => ({ name, subject: output.name });
     const share = shareOfOutput(sheet, process, output, method, jointCostOf(sheet, process));
-    const left = difference(named('Left after its share'), netValue(sheet, process, output), share);
+    const left = difference(named('Left after its share'), netRealisableValue(sheet, process, output), share);
     return {
       share,
       perUnit: quotient(named('Joint cost per unit'), share, quantityOf(sheet, process, output)),

@@ -7,7 +7,7 @@ import {
   furtherCost,
   jointPart,
   mainOutputs,
-  netValue,
+  netRealisableValue,
   type Output,
   outputsOf,
   type Process,
@@ -20,7 +20,7 @@ export function byProductValue(sheet: Sheet, process: Process): Figure {
     money(sheet).per(BATCH),
     outputsOf(sheet, process.id)
       .filter(({ isByProduct }) => isByProduct)
-      .map((output) => netValue(sheet, process, output)),
+      .map((output) => netRealisableValue(sheet, process, output)),
   );
 }
 

@@ -3,7 +3,7 @@ import { constant, difference, type Figure, ofMissingRow, percentOf, sum, wholeO
 import { PERCENT, unit } from '../../quantity/index.js';
 import { type Calculation, money, MONTH, ORDER, type Sheet } from '../../sheet/index.js';
 import { fulfillerOf, THE_WHOLE } from '../sale-terms.js';
-import { salesTaxOf } from '../sales-tax.js';
+import { salesTaxOf } from '../../price/index.js';
 import { type FeeBase, feeAmount } from './fee-amount.js';
 import type { FeeContext } from './fee-context.js';
 import { feeTermsOf, termsOf } from './fee-terms.js';

@@ -11,6 +11,7 @@ import {
 } from '../../figure/index.js';
 import { compared, type Decimal, HUNDRED, ONE, ZERO } from '../../number/index.js';
 import { PERCENT } from '../../quantity/index.js';
+import { priceGap } from '../../price/index.js';
 import { sellingGap } from '../gaps.js';
 import {
   type Band,
@@ -75,7 +76,7 @@ function banded(terms: FeeTerms, base: Figure, subject: string): Figure {
   const [first] = terms.bands;
   if (first !== undefined && first.upTo === null) return ofBand(first, base, called);
   if (!isWhole(base))
-    return missing({ ...called, unit: base.unit }, base.gaps[0] ?? sellingGap('no-selling-price', null), [base]);
+    return missing({ ...called, unit: base.unit }, base.gaps[0] ?? priceGap('no-selling-price', null), [base]);
   const place = bandAt(terms, base.amount);
   if (place === null) return missing({ ...called, unit: base.unit }, beyondLast(terms), [base]);
   if (terms.bandRule === 'slice by slice') return slicesUpTo(terms, place, base, called);

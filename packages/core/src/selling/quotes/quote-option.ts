@@ -20,7 +20,7 @@ import { PERCENT, unit } from '../../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { sellingGap } from '../gaps.js';
 import { THE_WHOLE } from '../sale-terms.js';
-import { salesTaxOf } from '../sales-tax.js';
+import { salesTaxOf } from '../../price/index.js';
 import { unitBehaviour } from '../unit-cost.js';
 import { averageTime } from './learning.js';
 

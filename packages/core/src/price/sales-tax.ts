@@ -3,7 +3,6 @@ import { choice, constant, type Figure } from '../figure/index.js';
 import { inputTax } from '../purchasing/index.js';
 import { PERCENT } from '../quantity/index.js';
 import { type Calculation, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
-import type { SoldProduct } from './dispatch/packing.js';
 
 /** The sales tax rates of categories, by the key of their name. */
 const ratesByCategory: Calculation<ReadonlyMap<string, RowOf<'salesTaxRate'>>> = {
@@ -18,7 +17,7 @@ const ratesByCategory: Calculation<ReadonlyMap<string, RowOf<'salesTaxRate'>>> =
  */
 export function salesTaxOf(
   sheet: Sheet,
-  product: Pick<SoldProduct, 'category'>,
+  product: Pick<RowOf<'product'>, 'category'>,
   point: RowOf<'pricePoint'> | undefined,
 ): Figure {
   if (!sheet.read(inputTax, sheet.asOf).isRegistered)
