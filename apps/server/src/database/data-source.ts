@@ -22,6 +22,7 @@ import { Selling1765800000000 } from './migrations/1765800000000-selling.js';
 import { MixPlansAndDecisions1765900000000 } from './migrations/1765900000000-mix-plans-and-decisions.js';
 import { PostedShipments1766000000000 } from './migrations/1766000000000-posted-shipments.js';
 import { StockByMonths1766100000000 } from './migrations/1766100000000-stock-by-months.js';
+import { DualRates1766200000000 } from './migrations/1766200000000-dual-rates.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -47,6 +48,7 @@ const MIGRATIONS = [
   MixPlansAndDecisions1765900000000,
   PostedShipments1766000000000,
   StockByMonths1766100000000,
+  DualRates1766200000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

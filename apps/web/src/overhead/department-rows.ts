@@ -1,6 +1,6 @@
-import type { Operation, StoredRow } from '@nuvar/book';
+import { newId, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
-import { nextPosition } from '../book/operations.js';
+import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import { fieldColumn } from '../controls/field-column.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { readBetween, writeBetween } from '../controls/number-between.js';
@@ -11,7 +11,12 @@ import { BASIS_WORDS, DEPARTMENT_TYPE_WORDS } from './method-words.js';
 export type Department = StoredRow<'department'>;
 
 /** A number that a department has of another row: of an apportionment basis, or of a service. */
-type Cell = { readonly kind: 'departmentMeasure' | 'serviceUse'; readonly of: string; readonly amount: string | null };
+type Cell = {
+  readonly kind: 'departmentMeasure' | 'serviceUse';
+  readonly field: 'amount' | 'actualAmount';
+  readonly of: string;
+  readonly amount: string | null;
+};
 export type DepartmentPatch = Partial<Department> & { readonly cell?: Cell };
 
 const OF = { departmentMeasure: 'apportionmentBasisId', serviceUse: 'serviceId' } as const;
@@ -19,16 +24,17 @@ const OF = { departmentMeasure: 'apportionmentBasisId', serviceUse: 'serviceId' 
 function cellRow({ kind, of }: Pick<Cell, 'kind' | 'of'>, departmentId: string) {
   const rows = model.rows.rowsWith(kind, 'departmentId', departmentId) as readonly StoredRow[];
   return rows.find((row) => (row as unknown as Record<string, unknown>)[OF[kind]] === of) as
-    (StoredRow & { readonly amount: string }) | undefined;
+    (StoredRow & { readonly amount: string; readonly actualAmount?: string | null }) | undefined;
 }
 
-const writeCell = ({ kind, of, amount }: Cell, departmentId: string): Operation[] =>
-  writeBetween(
-    { kind, field: 'amount' },
-    cellRow({ kind, of }, departmentId),
-    { departmentId, [OF[kind]]: of },
-    amount,
-  );
+function writeCell({ kind, field, of, amount }: Cell, departmentId: string): Operation[] {
+  const known = cellRow({ kind, of }, departmentId);
+  const between = { departmentId, [OF[kind]]: of };
+  if (field === 'amount') return writeBetween({ kind, field }, known, between, amount);
+  // The actual use stands beside the budgeted one: emptied, it is as budgeted, and used without a budget, that is zero.
+  if (known !== undefined) return updateOf(kind, known, { [field]: amount });
+  return amount === null ? [] : [createOf(kind, newId(), { ...between, amount: '0', [field]: amount })];
+}
 
 /** A column of numbers that departments have of one other row. */
 export function cellColumn(
@@ -36,15 +42,16 @@ export function cellColumn(
   of: string,
   header: string,
   locale: string,
+  field: Cell['field'] = 'amount',
 ): Column<Department, DepartmentPatch> {
   return {
-    id: `${kind}-${of}`,
+    id: field === 'amount' ? `${kind}-${of}` : `${kind}-${of}-actual`,
     header,
     type: 'number',
     place: ({ id }) => (kind === 'departmentMeasure' ? `${id}.measure-${of}` : `${id}.uses`),
-    text: ({ id }) => typedText(cellRow({ kind, of }, id)?.amount ?? '', locale),
+    text: ({ id }) => typedText(cellRow({ kind, of }, id)?.[field] ?? '', locale),
     read: (text) =>
-      readBetween({ kind, field: 'amount' }, text, { header, locale }, (amount) => ({ cell: { kind, of, amount } })),
+      readBetween({ kind, field }, text, { header, locale }, (amount) => ({ cell: { kind, field, of, amount } })),
   };
 }
 
@@ -87,6 +94,10 @@ export function departmentColumns(locale: string, currency: string): Column<Depa
     },
     {
       ...fieldColumn<Department>('department', 'turn', locale, { header: 'Step turn' }),
+      applies: (row) => row?.type === 'service',
+    },
+    {
+      ...fieldColumn<Department>('department', 'variablePercent', locale, { header: 'Variable part, %' }),
       applies: (row) => row?.type === 'service',
     },
     rate('basis', 'Shared over', 1),

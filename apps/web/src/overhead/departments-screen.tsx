@@ -30,7 +30,12 @@ export function DepartmentsScreen() {
       ...bases.map(({ id, name, countedIn }) =>
         cellColumn('departmentMeasure', id, countedIn === '' ? name : `${name}, ${countedIn}`, locale),
       ),
-      ...services.map(({ id, name }) => cellColumn('serviceUse', id, `Uses ${name}`, locale)),
+      ...services.flatMap(({ id, name, variablePercent }) => [
+        cellColumn('serviceUse', id, `Uses ${name}`, locale),
+        ...(variablePercent === null
+          ? []
+          : [cellColumn('serviceUse', id, `Actual use of ${name}`, locale, 'actualAmount')]),
+      ]),
     ];
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the cells are those of this version
   }, [departments, bases, locale, currency, cells]);

@@ -26,4 +26,11 @@ export class Department extends Row {
   /** For a service department under step-down: its turn, the lowest first; where empty, the one that serves other services most. */
   @WholeNumber({ label: 'Step-down turn', from: 1, to: 1000, nullable: true })
   turn: number | null = null;
+
+  /**
+   * For a service department at two rates: the part of its own cost that varies with use, charged by actual use; the rest is
+   * charged by budgeted use. Where empty, all is charged by one rate.
+   */
+  @DecimalText({ label: 'Variable part in percent', from: '0', to: '100', nullable: true })
+  variablePercent: string | null = null;
 }

@@ -1,9 +1,10 @@
 import type { RowOf, ServiceMethod } from '@nuvar/book';
-import { constant, type Figure, missing, multiplied, quotient, sum } from '../../figure/index.js';
-import { NUMBER, unit } from '../../quantity/index.js';
+import { constant, difference, type Figure, missing, multiplied, sum } from '../../figure/index.js';
+import { NUMBER } from '../../quantity/index.js';
 import { money, MONTH, type Sheet } from '../../sheet/index.js';
 import { overheadGap } from '../gaps.js';
 import { fractionOf, type Fraction, dividedBy, lessThan, NONE, toDecimal, WHOLE } from './fraction.js';
+import { chargeOf, variablePartOf } from './service-charge.js';
 import { inCircles, type ServiceUses, serviceUses, stepOrder, usedBy } from './service-shares.js';
 import { inverse } from './solve.js';
 
@@ -24,8 +25,8 @@ type Costs = ReadonlyMap<string, Figure>;
 /**
  * What the service departments pass on to the others. Direct: to production departments only. Step-down: in turn, to those
  * that have not passed on theirs yet. Reciprocal: each bears its share of the others, by simultaneous equations that are
- * solved in exact fractions. What a department uses of its own service leaves the denominator. Source: Horngren, Datar &
- * Rajan, Cost Accounting. Gaps: a service that nobody uses; services that serve only each other.
+ * solved in exact fractions. What a department uses of its own service leaves the denominator. At two rates,
+ * the fixed part goes by budgeted use and the variable part by actual use. Source: Horngren, Datar & Rajan, Cost Accounting. Gaps: a service that nobody uses; services that serve only each other.
  */
 export function passedOn(sheet: Sheet, method: ServiceMethod, departments: Departments, primary: Costs): PassedOn[] {
   const services = departments.filter(({ type }) => type === 'service');
@@ -41,45 +42,11 @@ export function passedOn(sheet: Sheet, method: ServiceMethod, departments: Depar
     const got = received.get(service.id) ?? [];
     const own = primary.get(service.id) as Figure;
     const cost = got.length === 0 ? own : sum({ name: 'To pass on', subject: service.name }, own.unit, [own, ...got]);
-    const shares = sharesOf(sheet, service, uses, cost, isReceiver);
+    const shares = chargeOf(sheet, service, uses, { cost, own }, isReceiver);
     for (const [id, share] of shares) received.set(id, [...(received.get(id) ?? []), share]);
     const used = [...(uses.get(service.id)?.keys() ?? [])];
     return { serviceId: service.id, cost, shares, leftOut: used.filter((id) => isService.has(id) && !isReceiver(id)) };
   });
-}
-
-const SERVICE = unit('service unit');
-
-/** The cost of a service / what its receivers use of it x what each uses. */
-function sharesOf(
-  sheet: Sheet,
-  service: RowOf<'department'>,
-  uses: ServiceUses,
-  cost: Figure,
-  isReceiver: (departmentId: string) => boolean,
-): Map<string, Figure> {
-  const used = sheet
-    .rowsOf('serviceUse', 'serviceId', service.id)
-    .filter(({ departmentId }) => uses.get(service.id)?.has(departmentId) && isReceiver(departmentId))
-    .map((row) => ({
-      row,
-      amount: sheet.input('serviceUse', row, 'amount', {
-        name: `Used of ${service.name}`,
-        subject: sheet.row('department', row.departmentId)?.name ?? '',
-        unit: SERVICE.per(MONTH),
-      }),
-    }));
-  const all = sum(
-    { name: 'Used by all that bear it', subject: service.name },
-    SERVICE.per(MONTH),
-    used.map(({ amount }) => amount),
-  );
-  return new Map(
-    used.map(({ row, amount }) => {
-      const part = quotient({ name: `Share of ${service.name}`, subject: amount.subject }, amount, all);
-      return [row.departmentId, multiplied({ name: `From ${service.name}`, subject: amount.subject }, cost, part)];
-    }),
-  );
 }
 
 /**
@@ -116,6 +83,7 @@ function solvedTogether(sheet: Sheet, services: Departments, uses: ServiceUses, 
     services.map((of) => lessThan(by.id === of.id ? WHOLE : NONE, by.id === of.id ? NONE : share(of, by))),
   );
   const solved = inverse(matrix);
+  const toSolve = new Map(services.map((by) => [by.id, withVariableParts(sheet, by, services, uses, primary)]));
   return services.map((service, index) => {
     const called = { name: 'To pass on', subject: service.name };
     const cost =
@@ -124,11 +92,37 @@ function solvedTogether(sheet: Sheet, services: Departments, uses: ServiceUses, 
         : sum(
             called,
             money(sheet).per(MONTH),
-            services.flatMap((other, place) => weighted(solved[index]?.[place] as Fraction, other, primary)),
+            services.flatMap((other, place) => weighted(solved[index]?.[place] as Fraction, other, toSolve)),
           );
-    const shares = solved === null ? new Map<string, Figure>() : sharesOf(sheet, service, uses, cost, () => true);
+    const own = primary.get(service.id) as Figure;
+    const shares =
+      solved === null ? new Map<string, Figure>() : chargeOf(sheet, service, uses, { cost, own }, () => true);
     return { serviceId: service.id, cost, shares, leftOut: [] };
   });
+}
+
+/**
+ * The own cost of a service for the equations, which go by budgeted use: with what actual use brings it more of the variable
+ * parts of others than budgeted use would.
+ */
+function withVariableParts(
+  sheet: Sheet,
+  by: RowOf<'department'>,
+  services: Departments,
+  uses: ServiceUses,
+  primary: Costs,
+): Figure {
+  const own = primary.get(by.id) as Figure;
+  const more = services.flatMap((service) => {
+    const parts = variablePartOf(sheet, service, uses, primary.get(service.id) as Figure, () => true);
+    const charged = parts?.byActualUse.get(by.id);
+    const budgeted = parts?.byBudgetedUse.get(by.id);
+    if (charged === undefined && budgeted === undefined) return [];
+    const none = constant('Not used', '0', own.unit, 'no use of it');
+    const called = { name: `More of ${service.name} by actual use`, subject: by.name };
+    return [difference(called, charged ?? none, budgeted ?? none)];
+  });
+  return more.length === 0 ? own : sum({ name: 'Own cost, by actual use', subject: by.name }, own.unit, [own, ...more]);
 }
 
 function weighted(factor: Fraction, service: RowOf<'department'>, primary: Costs): Figure[] {

@@ -8,10 +8,12 @@ export type ServiceUses = ReadonlyMap<string, ReadonlyMap<string, Decimal>>;
 /** The uses of the services of the book. */
 export function serviceUses(sheet: Sheet, services: readonly RowOf<'department'>[]): ServiceUses {
   return new Map(
-    services.map(({ id }) => {
+    services.map(({ id, variablePercent }) => {
+      const isUsed = ({ amount, actualAmount }: RowOf<'serviceUse'>) =>
+        Number(amount) > 0 || (variablePercent !== null && Number(actualAmount ?? 0) > 0);
       const uses = sheet
         .rowsOf('serviceUse', 'serviceId', id)
-        .filter(({ departmentId, amount }) => departmentId !== id && Number(amount) > 0)
+        .filter((row) => row.departmentId !== id && isUsed(row))
         .map(({ departmentId, amount }) => [departmentId, decimal(amount)] as const);
       return [id, new Map(uses)];
     }),
