@@ -76,6 +76,10 @@ export class Settings extends WeekdaysRow {
   @DecimalText({ label: 'Normal productive hours per month', above: '0', to: '1000000', nullable: true })
   normalLabourHoursPerMonth: string | null = null;
 
+  /** Whether the plan makes whole batches only: for hours and materials needed. Unit costs count batches in fractions. */
+  @Flag({ label: 'Plan in whole batches' })
+  wholeBatches = false;
+
   /** What a kilowatt-hour costs. */
   @DecimalText({ label: 'Electricity per kWh', from: '0', to: '1000', nullable: true })
   electricityPerKilowattHour: string | null = null;

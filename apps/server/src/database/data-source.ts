@@ -23,6 +23,7 @@ import { MixPlansAndDecisions1765900000000 } from './migrations/1765900000000-mi
 import { PostedShipments1766000000000 } from './migrations/1766000000000-posted-shipments.js';
 import { StockByMonths1766100000000 } from './migrations/1766100000000-stock-by-months.js';
 import { DualRates1766200000000 } from './migrations/1766200000000-dual-rates.js';
+import { WholeBatches1766300000000 } from './migrations/1766300000000-whole-batches.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -49,6 +50,7 @@ const MIGRATIONS = [
   PostedShipments1766000000000,
   StockByMonths1766100000000,
   DualRates1766200000000,
+  WholeBatches1766300000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -3,7 +3,9 @@ import { VOLUME_DRIVERS_SHOWN } from '@nuvar/core';
 import { useMemo } from 'react';
 import { useAll, useSettings, useUnarchived, useVersion } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
+import { Fields } from '../controls/fields.js';
 import { Grid } from '../controls/grid.js';
+import { RowField } from '../controls/row-field.js';
 import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
@@ -77,6 +79,7 @@ const HEADERS: Readonly<Record<(typeof VOLUME_DRIVERS_SHOWN)[number], string>> =
 /** What the plan needs in an average month. */
 function Needs() {
   const view = useView('volumes', 'book');
+  const settings = useSettings();
   const { rows: products, more } = useFirstRows(view?.products ?? []);
   if (view === undefined || view.products.length === 0) return <section aria-label="What the plan needs" />;
   return (
@@ -88,6 +91,9 @@ function Needs() {
             <th scope="col">Of a unit</th>
             <th scope="col" className="text-right">
               Units
+            </th>
+            <th scope="col" className="text-right">
+              Batches
             </th>
             {VOLUME_DRIVERS_SHOWN.map((driver) => (
               <th key={driver} scope="col" className="text-right">
@@ -107,6 +113,9 @@ function Needs() {
               <td className="text-right">
                 <Amount figure={product.output} digits={0} />
               </td>
+              <td className="text-right">
+                <Amount figure={product.batches} digits={2} />
+              </td>
               {VOLUME_DRIVERS_SHOWN.map((driver) => (
                 <td key={driver} className="text-right">
                   <Amount figure={product.drivers[driver]} digits={3} />
@@ -116,6 +125,7 @@ function Needs() {
           ))}
           <tr className="font-semibold">
             <th scope="row">All planned units</th>
+            <td />
             <td />
             {VOLUME_DRIVERS_SHOWN.map((driver) => (
               <td key={driver} className="text-right">
@@ -127,6 +137,9 @@ function Needs() {
       </table>
       {more}
       <p className="mt-1 text-soft">Units are those that have to be made, with what goes into other products.</p>
+      <Fields>
+        <RowField kind="settings" id={settings.id} field="wholeBatches" />
+      </Fields>
     </section>
   );
 }

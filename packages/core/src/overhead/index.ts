@@ -12,6 +12,7 @@ import { poolCost } from './pool-cost.js';
 import { orderSizeDifference } from './order-size.js';
 import { productOverhead, productOverheadBy } from './product-overhead.js';
 import { runningCost } from './running-cost.js';
+import { workNeeded } from './work-needed.js';
 import { lotUse, overheadLot, overheadTotals, unassignedCost } from './shared-out.js';
 
 export { absorbedMonth } from './absorbed-month.js';
@@ -34,6 +35,7 @@ export { planningMonths } from './planning-year.js';
 export { poolCost, poolsOf } from './pool-cost.js';
 export { type OverheadItem, productOverhead, type ProductOverhead, productOverheadBy } from './product-overhead.js';
 export { runningCost } from './running-cost.js';
+export { workNeeded } from './work-needed.js';
 export { lotUse, overheadLot, overheadTotals, sharedOut, unassignedCost } from './shared-out.js';
 
 /** The calculations of this room whose figures can be asked for by key. */
@@ -44,6 +46,7 @@ export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [
   costMonth,
   poolCost,
   driverVolume,
+  workNeeded,
   productDriverUse,
   departmentCost,
   orderSizeDifference,

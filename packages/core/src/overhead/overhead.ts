@@ -1,10 +1,10 @@
 import { difference, type Figure, quotient, sum } from '../figure/index.js';
 import { type Calculation, money, MONTH, WHOLE_BOOK } from '../sheet/index.js';
-import { driverVolume } from './driver-volume.js';
 import { methodOfTheBook } from './methods/index.js';
 import { openDays } from './open-days.js';
 import { runningCost } from './running-cost.js';
 import { overheadTotals } from './shared-out.js';
+import { workNeeded } from './work-needed.js';
 
 /** The running costs of the book, and what the method of the book makes of them. */
 export interface Overhead {
@@ -53,7 +53,7 @@ export const overhead: Calculation<Overhead> = {
     return {
       ...{ total, fixed, variable },
       perOpenDay: quotient('Running costs per open day', total, sheet.read(openDays, WHOLE_BOOK).perMonth),
-      plannedHours: sheet.read(driverVolume, 'labour hours').planned,
+      plannedHours: sheet.read(workNeeded, 'labour hours').perMonth,
       sharedOut: assigned,
       notSharedOut: difference('Unabsorbed per month', total, assigned),
     };

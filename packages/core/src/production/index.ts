@@ -9,6 +9,7 @@ import { labourRate } from './labour-rate.js';
 import { ownersLabour } from './owners-labour.js';
 import { allPlannedUnits } from './planned-sales.js';
 import { plannedMaterial } from './planned-material.js';
+import { plannedBatches } from './planned-batches.js';
 import { plannedOutput } from './planned-output.js';
 import { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 import { productCost } from './product-cost.js';
@@ -31,6 +32,7 @@ export { labourRate } from './labour-rate.js';
 export { labourSetUpHours } from './labour-steps.js';
 export { ownersLabour } from './owners-labour.js';
 export { plannedMaterial } from './planned-material.js';
+export { plannedBatches } from './planned-batches.js';
 export { plannedOutput } from './planned-output.js';
 export { isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } from './planned-sales.js';
 export { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
@@ -63,6 +65,7 @@ export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   plannedVolume,
   plannedVolumeMonth,
   allPlannedUnits,
+  plannedBatches,
   plannedOutput,
   plannedMaterial,
   resourceUse,

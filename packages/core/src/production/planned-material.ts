@@ -2,12 +2,14 @@ import { type Figure, multiplied, ofMissingRow, quotient, sum } from '../figure/
 import { unit } from '../quantity/index.js';
 import { type Calculation, MONTH } from '../sheet/index.js';
 import { batch } from './batch.js';
+import { plannedBatches } from './planned-batches.js';
 import { plannedOutput } from './planned-output.js';
 import { takings } from './takings.js';
 
 /**
  * How much of a material the plan needs in an average month, in base units: over all products in whose bill it is, gross
- * quantity in a good unit x the good units that the plan needs of the product, those for other products included.
+ * quantity in a good unit x the good units that are made of the product, those for other products included; in whole batches
+ * where the book plans so.
  */
 export const plannedMaterial: Calculation<{ perMonth: Figure }> = {
   name: 'plannedMaterial',
@@ -20,8 +22,8 @@ export const plannedMaterial: Calculation<{ perMonth: Figure }> = {
     const users = new Set(sheet.rowsOf('billLine', 'materialId', materialId).map(({ productId }) => productId));
     const needs = [...users].flatMap((productId) => {
       const { good, productName: subject } = sheet.read(batch, productId);
-      const output = sheet.read(plannedOutput, productId).units;
-      if (output.parts.length === 0) return [];
+      if (sheet.read(plannedOutput, productId).units.parts.length === 0) return [];
+      const output = sheet.read(plannedBatches, productId).made;
       return sheet
         .read(takings, productId)
         .filter(({ of }) => of?.kind === 'material' && of.id === materialId)

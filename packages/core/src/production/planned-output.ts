@@ -27,7 +27,7 @@ export const plannedOutput: Calculation<PlannedOutput> = {
     const product = sheet.row('product', productId);
     const subject = product?.name ?? 'this product';
     const perMonth = unit(product?.outputUnit ?? 'each').per(MONTH);
-    const used = usedInOthers(sheet, productId);
+    const used = usedInOthers(sheet, productId, (userId) => sheet.read(plannedOutput, userId).units);
     if (product !== undefined && product.madePerMonth !== null && !product.archived) {
       const made = sheet.input('product', product, 'madePerMonth', { name: 'Made a month', subject, unit: perMonth });
       const inOthers = sum({ name: 'Used in others', subject }, perMonth, used);
@@ -44,14 +44,15 @@ export const plannedOutput: Calculation<PlannedOutput> = {
   },
 };
 
-function usedInOthers(sheet: Sheet, productId: string): Figure[] {
+/** What of a product goes into others, by how much is made of these, their losses included. */
+export function usedInOthers(sheet: Sheet, productId: string, outputOf: (userId: string) => Figure): Figure[] {
   const users = new Set(sheet.rowsOf('billLine', 'componentId', productId).map((line) => line.productId));
   return [...users].flatMap((userId) => {
     const used = sheet.read(takings, userId).filter(({ of }) => of?.kind === 'product' && of.id === productId);
     // A product that contains itself takes nothing, and is not followed round.
     if (used.length === 0) return [];
     const { good, productName } = sheet.read(batch, userId);
-    const output = sheet.read(plannedOutput, userId).units;
+    const output = outputOf(userId);
     return used.map(({ quantity }) => {
       const inUnit = quotient({ name: 'In one unit', subject: productName }, quantity, good);
       return multiplied({ name: 'Used in', subject: productName }, inUnit, output);

@@ -3,7 +3,6 @@ import { compared, decimal, isPositive } from '../number/index.js';
 import {
   absorbedMonth,
   chargeOut,
-  driverVolume,
   driverOfActivity,
   methodOf,
   methodOfTheBook,
@@ -13,6 +12,7 @@ import {
   productOverhead,
   productsBelowNoTime,
   sharedOut,
+  workNeeded,
 } from '../overhead/index.js';
 import { labourHours } from '../production/index.js';
 import { type Evaluation, numberIn, WHOLE_BOOK } from '../sheet/index.js';
@@ -124,7 +124,7 @@ const addTwice = ({ id, name }: RowOf<'runningCost'>, add: Add) =>
 /** An activity of which the plan needs more than can be done. */
 function beyondPractical({ sheet, read }: Evaluation, activity: RowOf<'activity'>, add: Add): void {
   const driver = driverOfActivity(activity);
-  const { planned } = read(driverVolume, driver);
+  const { perMonth: planned } = read(workNeeded, driver);
   if (activity.practicalVolume === null || planned.amount === null) return;
   if (compared(planned.amount, decimal(activity.practicalVolume)) <= 0) return;
   const needs = numberIn(sheet, planned.amount.toSignificantDigits(4).toFixed());

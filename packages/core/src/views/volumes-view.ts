@@ -1,5 +1,5 @@
-import { driverVolume, productDriverUse } from '../overhead/index.js';
-import { plannedOutput, plannedSales, plannedUnits, plannedVolume, plannedVolumeMonth } from '../production/index.js';
+import { productDriverUse, workNeeded } from '../overhead/index.js';
+import { plannedBatches, plannedSales, plannedUnits, plannedVolume, plannedVolumeMonth } from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, figureView, shown } from './figure-view.js';
 
@@ -14,8 +14,9 @@ export interface VolumesView {
     readonly id: string;
     readonly name: string;
     readonly units: FigureView;
-    /** With what goes into other products. */
+    /** With what goes into other products; in whole batches where the book plans so. */
     readonly output: FigureView;
+    readonly batches: FigureView;
     readonly drivers: Readonly<Record<ShownDriver, FigureView>>;
   }[];
   readonly drivers: Readonly<Record<ShownDriver, FigureView>>;
@@ -44,9 +45,10 @@ export function volumesView(evaluation: Evaluation): VolumesView {
       .map(({ id, name }) => ({
         ...{ id, name },
         units: figureView(plannedUnits(sheet, id)),
-        output: shown(evaluation, plannedOutput, id, 'units'),
+        output: shown(evaluation, plannedBatches, id, 'made'),
+        batches: shown(evaluation, plannedBatches, id, 'batches'),
         drivers: byDriver((driver) => shown(evaluation, productDriverUse, `${id}@${driver}`, 'perUnit')),
       })),
-    drivers: byDriver((driver) => shown(evaluation, driverVolume, driver, 'planned')),
+    drivers: byDriver((driver) => shown(evaluation, workNeeded, driver, 'perMonth')),
   };
 }
