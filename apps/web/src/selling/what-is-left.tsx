@@ -5,22 +5,21 @@ import { useAll, useSettings } from '../book/use-book.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { FigureLine } from '../figures/figure-line.js';
+import { typedText } from '../figures/format.js';
 import { SaleWaterfall } from './sale-waterfall.js';
 import { lineWords } from './sale-words.js';
 
-const COLUMNS: Readonly<Record<SaleColumn, string>> = {
-  unit: 'Per unit',
-  'order-1': 'Order of 1',
-  'order-2': 'Order of 2',
-  'order-3': 'Order of 3',
-  month: 'Planned month',
-};
-const SCALES = Object.keys(COLUMNS) as SaleColumn[];
+const columnWords = (column: SaleColumn, locale: string): string =>
+  column === 'unit'
+    ? 'Per unit'
+    : column === 'month'
+      ? 'Planned month'
+      : `Order of ${typedText(column.slice('order-'.length), locale)}`;
 
 /** What is left of each sale, line by line: for a unit, for orders, for the month; as a picture and in figures. */
 export function WhatIsLeft({ point }: { readonly point: StoredRow<'pricePoint'> }) {
   const view = useView('saleLeft', point.id);
-  const { currency } = useSettings();
+  const { currency, locale } = useSettings();
   const [shown, show] = useState<SaleColumn>('unit');
   if (view === undefined) return null;
   const { thresholds } = view;
@@ -37,7 +36,7 @@ export function WhatIsLeft({ point }: { readonly point: StoredRow<'pricePoint'> 
               checked={shown === scale}
               onChange={() => show(scale)}
             />
-            {COLUMNS[scale]}
+            {columnWords(scale, locale)}
           </label>
         ))}
       </fieldset>
@@ -47,24 +46,40 @@ export function WhatIsLeft({ point }: { readonly point: StoredRow<'pricePoint'> 
           <thead>
             <tr>
               <th scope="col">{currency}</th>
-              {SCALES.map((scale) => (
+              {view.columns.map((scale) => (
                 <th key={scale} scope="col" className="text-right">
-                  {COLUMNS[scale]}
+                  {columnWords(scale, locale)}
                 </th>
               ))}
             </tr>
           </thead>
           <tbody>
             {view.lines.map((line) => (
-              <LeftRow key={line.id} line={line} />
+              <LeftRow key={line.id} line={line} columns={view.columns} />
             ))}
+            <tr>
+              <th scope="row" className="font-normal">
+                Margin, %
+              </th>
+              {view.columns.map((scale) => (
+                <td key={scale} className="text-right">
+                  {view.margins[scale] && <Amount figure={view.margins[scale]} digits={1} />}
+                </td>
+              ))}
+            </tr>
           </tbody>
         </table>
       </div>
       <p className="mt-1 text-note text-soft">
-        A unit is that of an order of the usual size. An order of 1, 2 or 3 bears order fees, packing and postage alone,
+        A unit is that of an order of the usual size. An order of so many bears order fees, packing and postage alone,
         at the price of its quantity.
       </p>
+      {view.dearerOrders.map(({ fromQuantity, dearerFrom }) => (
+        <p key={fromQuantity} className="mt-1 text-note text-soft">
+          From <Amount figure={dearerFrom} digits={0} /> units on, an order costs the customer more than one of{' '}
+          {typedText(fromQuantity, locale)}.
+        </p>
+      ))}
       <table className="table mt-3">
         <tbody>
           <FigureLine label="Margin" figure={view.margin} unit="% of the net revenue" digits={1} />
@@ -93,6 +108,26 @@ export function WhatIsLeft({ point }: { readonly point: StoredRow<'pricePoint'> 
             unit={`${currency} of goods before tax`}
             digits={2}
           />
+          <FigureLine
+            label="The same, with sales tax"
+            figure={thresholds.smallestWithTax}
+            unit={`${currency} of goods`}
+            digits={2}
+          />
+          <FigureLine
+            label="Smallest order where postage is charged"
+            figure={thresholds.smallestCharged}
+            unit={`${currency} of goods before tax`}
+            digits={2}
+          />
+          {thresholds.smallestForMargin && (
+            <FigureLine
+              label="Smallest order sent free at the target margin"
+              figure={thresholds.smallestForMargin}
+              unit={`${currency} of goods before tax`}
+              digits={2}
+            />
+          )}
         </tbody>
       </table>
       <Bottleneck pointId={point.id} />
@@ -100,7 +135,7 @@ export function WhatIsLeft({ point }: { readonly point: StoredRow<'pricePoint'> 
   );
 }
 
-function LeftRow({ line }: { readonly line: SaleLine }) {
+function LeftRow({ line, columns }: { readonly line: SaleLine; readonly columns: readonly SaleColumn[] }) {
   const isTotal = line.role === 'total';
   const sign = line.role === 'minus' ? '− ' : line.role === 'plus' ? '+ ' : '';
   return (
@@ -109,7 +144,7 @@ function LeftRow({ line }: { readonly line: SaleLine }) {
         {sign}
         {lineWords(line)}
       </th>
-      {SCALES.map((scale) => (
+      {columns.map((scale) => (
         <td key={scale} className="text-right">
           {line.figures[scale] && <Amount figure={line.figures[scale]} digits={2} />}
         </td>

@@ -9,7 +9,7 @@ import { driverVolume } from './driver-volume.js';
 import { calendarMonth, openDays } from './open-days.js';
 import { overhead } from './overhead.js';
 import { poolCost } from './pool-cost.js';
-import { orderSizeDifference } from './order-size.js';
+import { costOfOrder, orderSizeDifference } from './order-size.js';
 import { productOverhead, productOverheadBy } from './product-overhead.js';
 import { runningCost } from './running-cost.js';
 import { workNeeded } from './work-needed.js';
@@ -25,7 +25,7 @@ export { driverOfActivity, type CostDriver, type Driver, isCostDriver, minutesOf
 export { productsBelowNoTime } from './activity-minutes.js';
 export { driversOfAnyBatch, driverUse, productDriverUse } from './driver-uses.js';
 export { driverVolume } from './driver-volume.js';
-export { orderSizeDifference } from './order-size.js';
+export { costOfOrder, orderSizeDifference } from './order-size.js';
 export { OVERHEAD_GAPS } from './gaps.js';
 export type { Bearing, Lot, SharedOut, Unassigned } from './lot.js';
 export { methodOf, methodOfTheBook, type MethodRow, STANDARD_METHOD } from './methods/index.js';
@@ -49,6 +49,7 @@ export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [
   workNeeded,
   productDriverUse,
   departmentCost,
+  costOfOrder,
   orderSizeDifference,
   overheadLot,
   lotUse,

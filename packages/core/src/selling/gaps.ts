@@ -30,6 +30,7 @@ export const SELLING_GAPS = defineGaps({
     'any-price-reaches-target': 'any price reaches this target, so none is suggested',
     'discount-leaves-nothing': 'no price reaches this target: the discount takes all of it',
     'discount-eats-all': 'none: a sale leaves nothing',
+    'each-unit-loses': 'none: each unit loses, however large the order',
     'earned-nothing-before': 'none are needed: a sale loses before the change and gains after it',
   },
 });

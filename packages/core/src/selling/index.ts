@@ -14,6 +14,7 @@ import { salesPerMonth } from './sales-per-month.js';
 import { quotedActual, quotedOption } from './quotes/quote-option.js';
 import { perBottleneck } from './per-bottleneck.js';
 import { discountStep } from './discount-step.js';
+import { dearerOrder } from './dearer-order.js';
 import { orderThresholds } from './order-thresholds.js';
 import { saleFee, saleLines } from './sale-lines.js';
 import { setPrice } from './set-price.js';
@@ -60,6 +61,7 @@ export { quotedActual, quotedOption } from './quotes/quote-option.js';
 export { perBottleneck } from './per-bottleneck.js';
 export { channelComparison } from './channel-comparison.js';
 export { discountStep } from './discount-step.js';
+export { dearerOrder } from './dearer-order.js';
 export { orderThresholds } from './order-thresholds.js';
 export { saleFee, saleLines, type SaleLines } from './sale-lines.js';
 export { setPrice } from './set-price.js';
@@ -85,6 +87,7 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   saleLines,
   saleFee,
   discountStep,
+  dearerOrder,
   orderThresholds,
   channelComparison,
   targetCost,

@@ -196,7 +196,15 @@ export function besideThePrice({ packing, postagePaid, returns, beside }: SaleTe
     postage !== null && returns?.refundsPostage === true
       ? percentOf({ name: 'Postage that is kept', subject }, returns.kept, postage)
       : postage;
-  return { costs: [...packing, ...(postagePaid === null ? [] : [postagePaid]), ...handling, ...scrap], brings: kept };
+  return {
+    costs: [
+      ...packing.map(({ perUnit }) => perUnit),
+      ...(postagePaid === null ? [] : [postagePaid]),
+      ...handling,
+      ...scrap,
+    ],
+    brings: kept,
+  };
 }
 
 const LESS_ALL = constant('Taken off', '-100', PERCENT, 'definition');

@@ -1,6 +1,7 @@
 import { constant, type Figure, isWhole } from '../figure/index.js';
 import { type Decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
 import { NUMBER } from '../quantity/index.js';
+import type { PackedLine } from './dispatch/packing.js';
 import type { BesidePrice } from './fees/fee-amount.js';
 import type { ReturnTerms } from './returns.js';
 
@@ -16,7 +17,7 @@ export interface SaleAmounts {
 
 /** What goes out of a sale beside its fees, and what stands beside its price. */
 interface SaleCosts {
-  readonly packing: readonly Figure[];
+  readonly packing: readonly PackedLine[];
   readonly postagePaid: Figure | null;
   readonly returns: ReturnTerms | null;
   readonly beside: BesidePrice;
@@ -24,7 +25,7 @@ interface SaleCosts {
 
 /** Null while something of it is missing. */
 export function saleAmounts({ packing, postagePaid, returns, beside }: SaleCosts): SaleAmounts | null {
-  const dispatch = [...packing, ...(postagePaid === null ? [] : [postagePaid])];
+  const dispatch = [...packing.map(({ perUnit }) => perUnit), ...(postagePaid === null ? [] : [postagePaid])];
   const postage = beside.postage ?? NOTHING;
   if (![...dispatch, postage].every(isWhole)) return null;
   const sent = dispatch.reduce<Decimal>((so, { amount }) => so.plus(amount ?? ZERO), ZERO);

@@ -2,7 +2,7 @@ import type { FeeBasis, RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { type Calculation, money, MONTH, ORDER, type Sheet } from '../sheet/index.js';
-import { packingOf, type SoldProduct } from './dispatch/packing.js';
+import { type PackedLine, packingOf, type SoldProduct } from './dispatch/packing.js';
 import { postageOf } from './dispatch/postage.js';
 import type { BesidePrice } from './fees/fee-amount.js';
 import type { FeeContext } from './fees/fee-context.js';
@@ -27,7 +27,7 @@ export interface SaleTerms {
   readonly tax: Figure;
   readonly beside: BesidePrice;
   readonly fees: readonly FeeTerms[];
-  readonly packing: readonly Figure[];
+  readonly packing: readonly PackedLine[];
   readonly postagePaid: Figure | null;
   readonly returns: ReturnTerms | null;
   /** What a unit carries on average of fees by the month, the day and the listing: no part of a contribution. Null for none. */

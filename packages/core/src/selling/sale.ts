@@ -1,4 +1,5 @@
 import { difference, type Figure, percentOf, sum, wholeOf } from '../figure/index.js';
+import type { PackedLine } from './dispatch/packing.js';
 import { feeAmount, type FeeBase } from './fees/fee-amount.js';
 import type { FeeTerms } from './fees/fee-terms.js';
 import { costOfDispatched, type ReturnTerms } from './returns.js';
@@ -96,7 +97,8 @@ function refundsOf(
   return percentOf(called, returns.rate, refunded);
 }
 
-function packedOf(packing: readonly Figure[], subject: string): Figure | null {
+function packedOf(lines: readonly PackedLine[], subject: string): Figure | null {
+  const packing = lines.map(({ perUnit }) => perUnit);
   const [only] = packing;
   if (only === undefined) return null;
   return packing.length === 1 ? only : sum({ name: 'Packing', subject }, only.unit, packing);

@@ -58,7 +58,7 @@ export type { ComingFees } from './coming-fees-view.js';
 export type { ChanceView } from './chance-view.js';
 export type { ClosingInput } from './target-cost-view.js';
 export type { ProductSale } from './product-sales-view.js';
-export { SALE_SCALES, type SaleColumn, type SaleLeftView, type SaleLine } from './sale-left-view.js';
+export type { SaleColumn, SaleLeftView, SaleLine } from './sale-left-view.js';
 export type { MovingInput, SensitivityView } from './sensitivity-view.js';
 export type {
   MixRankingView,

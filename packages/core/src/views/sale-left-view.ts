@@ -1,10 +1,18 @@
-import { orderThresholds, perBottleneck, saleFee, saleLines, type SaleLines, setPrice } from '../selling/index.js';
+import { decimal } from '../number/index.js';
+import {
+  dearerOrder,
+  orderThresholds,
+  perBottleneck,
+  saleFee,
+  saleLines,
+  type SaleLines,
+  setPrice,
+} from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 
-/** Of what a sale is looked at, in the order of the columns. */
-export const SALE_SCALES = ['unit', 'order-1', 'order-2', 'order-3', 'month'] as const;
-export type SaleColumn = (typeof SALE_SCALES)[number];
+/** Of what a sale is looked at: a unit, an order of so many units ("order-24"), the planned month. */
+export type SaleColumn = 'unit' | 'month' | `order-${string}`;
 
 /** How a line stands in the sum: the start, added, taken off, or what is left so far. */
 export type SaleLineRole = 'start' | 'plus' | 'minus' | 'total';
@@ -14,17 +22,28 @@ export interface SaleLine {
   /** The name of a fee; null where the line is named by its id. */
   readonly name: string | null;
   readonly role: SaleLineRole;
-  readonly figures: Readonly<Record<SaleColumn, FigureView | null>>;
+  readonly figures: Readonly<Record<string, FigureView | null>>;
 }
 
-/** What is left of a sale, line by line, for a unit, for orders of one to three, and for the planned month. */
+/** An order that is smaller than one at a better price, and costs the customer more. */
+export interface DearerOrder {
+  /** As stored: the quantity with the better price. */
+  readonly fromQuantity: string;
+  readonly dearerFrom: FigureView;
+}
+
+/** What is left of a sale, line by line: for a unit, for orders of one to three and of each quantity with a price of its own, and for the planned month. */
 export interface SaleLeftView {
+  readonly columns: readonly SaleColumn[];
   readonly lines: readonly SaleLine[];
+  /** By column. */
+  readonly margins: Readonly<Record<string, FigureView>>;
+  readonly dearerOrders: readonly DearerOrder[];
   readonly margin: FigureView;
   readonly markup: FigureView;
-  readonly thresholds: Readonly<
-    Record<'perOrder' | 'contributionShare' | 'smallestOrder' | 'advertisingBreakEven', FigureView>
-  >;
+  readonly thresholds: Readonly<Record<(typeof THRESHOLDS)[number], FigureView>> & {
+    readonly smallestForMargin: FigureView | null;
+  };
   /** Contribution for each paid hour, the owner's own time left out. */
   readonly perPaidHour: FigureView;
 }
@@ -56,7 +75,31 @@ const AFTER_FEES: readonly (readonly [keyof SaleLines, SaleLineRole])[] = [
   ['profit', 'total'],
 ];
 
+const THRESHOLDS = [
+  'perOrder',
+  'perOrderCharged',
+  'contributionShare',
+  'smallestOrder',
+  'smallestWithTax',
+  'smallestCharged',
+  'advertisingBreakEven',
+] as const;
+
+/** A unit, orders of one to three, orders of each quantity with a price of its own, and the month. */
+function columnsOf({ sheet }: Evaluation, pointId: string): SaleColumn[] {
+  const quantities = sheet
+    .rowsOf('quantityBreak', 'pricePointId', pointId)
+    .map(({ fromQuantity }) => decimal(fromQuantity));
+  const orders = [...['1', '2', '3'].map((each) => decimal(each)), ...quantities]
+    .sort((one, other) => one.comparedTo(other))
+    .map((units) => units.toFixed());
+  return ['unit', ...[...new Set(orders)].map((units): SaleColumn => `order-${units}`), 'month'];
+}
+
 export function saleLeftView(evaluation: Evaluation, pointId: string): SaleLeftView {
+  const columns = columnsOf(evaluation, pointId);
+  const byScale = <T>(of: (scale: SaleColumn) => T): Readonly<Record<string, T>> =>
+    Object.fromEntries(columns.map((scale) => [scale, of(scale)]));
   const at = (scale: SaleColumn) => `${pointId}@${scale}`;
   const line = ([id, role]: readonly [keyof SaleLines, SaleLineRole]): SaleLine => ({
     ...{ id, role, name: null },
@@ -64,6 +107,7 @@ export function saleLeftView(evaluation: Evaluation, pointId: string): SaleLeftV
       evaluation.read(saleLines, at(scale))[id] === null ? null : shown(evaluation, saleLines, at(scale), id),
     ),
   });
+  const { sheet } = evaluation;
   const { taken } = evaluation.read(setPrice, pointId);
   const fees = taken.map(({ terms }): SaleLine => ({
     ...{ id: `fee-${terms.id}`, role: 'minus', name: terms.name },
@@ -73,23 +117,21 @@ export function saleLeftView(evaluation: Evaluation, pointId: string): SaleLeftV
   return {
     lines: [...BEFORE_FEES.map(line), ...fees, ...AFTER_FEES.map(line)].filter(isThere),
     ...shownAll(evaluation, saleLines, at('unit'), ['margin', 'markup']),
-    thresholds: shownAll(evaluation, orderThresholds, pointId, [
-      'perOrder',
-      'contributionShare',
-      'smallestOrder',
-      'advertisingBreakEven',
-    ]),
+    columns,
+    margins: byScale((scale) => shown(evaluation, saleLines, at(scale), 'margin')),
+    dearerOrders: sheet.rowsOf('quantityBreak', 'pricePointId', pointId).flatMap(({ id, fromQuantity }) => {
+      const isDearer = evaluation.read(dearerOrder, id).dearerFrom !== null;
+      return isDearer ? [{ fromQuantity, dearerFrom: shown(evaluation, dearerOrder, id, 'dearerFrom') }] : [];
+    }),
+    thresholds: {
+      ...shownAll(evaluation, orderThresholds, pointId, THRESHOLDS),
+      smallestForMargin:
+        evaluation.read(orderThresholds, pointId).smallestForMargin &&
+        shown(evaluation, orderThresholds, pointId, 'smallestForMargin'),
+    },
     perPaidHour: shown(evaluation, perBottleneck, `${pointId}@paid`, 'contribution'),
   };
 }
-
-const byScale = <T>(of: (scale: SaleColumn) => T): Readonly<Record<SaleColumn, T>> => ({
-  unit: of('unit'),
-  'order-1': of('order-1'),
-  'order-2': of('order-2'),
-  'order-3': of('order-3'),
-  month: of('month'),
-});
 
 /** What a sale leaves for each hour of a bottleneck; the id is "point@equipment.id" or "point@labourGrade.id". */
 export const bottleneckView = (evaluation: Evaluation, id: string) =>

@@ -15,6 +15,12 @@ export type SoldProduct = Pick<RowOf<'product'>, 'id' | 'name' | 'category' | 'o
 export const isOfCategory = (category: string, product: SoldProduct): boolean =>
   category.trim() === '' || nameKey(category.trim()) === nameKey(product.category.trim());
 
+/** What a line of packing costs for one unit, and whether it is packed around a whole order. */
+export interface PackedLine {
+  readonly perUnit: Figure;
+  readonly isOfOrder: boolean;
+}
+
 /**
  * What the packing of a channel costs for one unit of a product: quantity x planning price of the material, or hours x labour
  * rate of the grade; what is packed around an order is divided by the units of an order. A selling cost, no part of stock
@@ -25,7 +31,7 @@ export function packingOf(
   channel: RowOf<'channel'>,
   product: SoldProduct,
   unitsPerOrder: () => Figure,
-): Figure[] {
+): PackedLine[] {
   return sheet
     .rowsOf('packingLine', 'channelId', channel.id)
     .filter(({ category }) => isOfCategory(category, product))
@@ -34,7 +40,8 @@ export function packingOf(
       const per = line.per === 'order' ? ORDER : output;
       const cost = costOf(sheet, line, channel, per);
       const called = { name: `${cost.name} per unit`, subject: cost.subject };
-      return line.per === 'order' ? quotient(called, cost, unitsPerOrder()) : cost;
+      const perUnit = line.per === 'order' ? quotient(called, cost, unitsPerOrder()) : cost;
+      return { perUnit, isOfOrder: line.per === 'order' };
     });
 }
 
