@@ -24,6 +24,7 @@ import { PostedShipments1766000000000 } from './migrations/1766000000000-posted-
 import { StockByMonths1766100000000 } from './migrations/1766100000000-stock-by-months.js';
 import { DualRates1766200000000 } from './migrations/1766200000000-dual-rates.js';
 import { WholeBatches1766300000000 } from './migrations/1766300000000-whole-batches.js';
+import { SentQuotes1766400000000 } from './migrations/1766400000000-sent-quotes.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -51,6 +52,7 @@ const MIGRATIONS = [
   StockByMonths1766100000000,
   DualRates1766200000000,
   WholeBatches1766300000000,
+  SentQuotes1766400000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

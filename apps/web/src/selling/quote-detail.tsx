@@ -20,6 +20,7 @@ import { LabourGrid } from '../production/labour-grid.js';
 import { OtherCostGrid } from '../production/other-cost-grid.js';
 import { fieldsOf } from '@nuvar/book';
 import { DriverUnits } from './driver-units.js';
+import { QuoteState } from './quote-state.js';
 import { changedUnits, copiedOption, newOption, removedOption, wonWith } from './quote-rows.js';
 
 type Quote = StoredRow<'quote'>;
@@ -71,7 +72,7 @@ function Page({ quote, options, views }: PageProps) {
   return (
     <>
       <Fields inTwo>
-        <RowField kind="quote" id={id} field="state" />
+        <QuoteState quote={quote} views={views} />
         <RowField kind="quote" id={id} field="quotedOn" />
         <RowField kind="quote" id={id} field="validUntil" />
         <RowField kind="quote" id={id} field="basis" words={BASIS_WORDS} />
@@ -124,6 +125,7 @@ const LINES: readonly Line[] = [
   ['Cost of the job', 'cost', 2],
   ['Contingency', 'contingency', 2],
   ['Cost with contingency', 'total', 2, true],
+  ['Would cost more today', 'costMoved', 2],
   ['Price for the target', 'suggested', 2],
 ];
 const RESULTS: readonly Line[] = [
@@ -194,7 +196,7 @@ function OptionsTable({ quote, options, views, shown, choose }: OptionsTableProp
                       Accepted: its product
                     </ScreenLink>
                   ) : (
-                    <button type="button" className="btn" onClick={() => edit(wonWith(quote, option))}>
+                    <button type="button" className="btn" onClick={() => edit(wonWith(quote, option, views))}>
                       Won with this
                     </button>
                   )}{' '}

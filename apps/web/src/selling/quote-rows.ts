@@ -1,4 +1,5 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
+import type { QuoteOptionView, SentFields } from '@nuvar/core';
 import { model } from '../book/model.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import type { GridWriter } from '../controls/grid-model.js';
@@ -51,16 +52,42 @@ export function changedUnits(option: Option, units: string): Operation[] {
   ];
 }
 
+const NOT_SENT: SentFields = {
+  sentPrice: null,
+  sentCost: null,
+  sentContingency: null,
+  sentVariableCost: null,
+  sentTaxPercent: null,
+  sentName: '',
+  sentNote: '',
+  sentUnit: '',
+};
+
+/** The options of a quote with what is kept of them, as its page has worked it out. */
+type Sendable = readonly Pick<QuoteOptionView, 'id' | 'sending'>[];
+
+/** A quote that leaves its draft keeps what its options are offered at; set back to draft it lets go of that. */
+export const changedState = (quote: Quote, state: Quote['state'], views: Sendable): Operation[] => [
+  ...updateOf('quote', quote, { state }),
+  ...model.rows
+    .rowsWith('quoteOption', 'quoteId', quote.id)
+    .flatMap((option) => updateOf('quoteOption', option, keptOf(quote, option, state, views))),
+];
+
+function keptOf(quote: Quote, { id }: Option, state: Quote['state'], views: Sendable): Partial<Option> {
+  if (state === 'draft') return NOT_SENT;
+  return (quote.state === 'draft' && views.find((view) => view.id === id)?.sending) || {};
+}
+
 /** The quote is won with one of its options, which becomes a product of the book; the others go on existing in the quote alone. */
-export function wonWith(quote: Quote, option: Option): Operation[] {
+export function wonWith(quote: Quote, option: Option, views: Sendable): Operation[] {
   const product = model.rows.row('product', option.productId);
-  const others = model.rows.rowsWith('quoteOption', 'quoteId', quote.id).filter(({ id }) => id !== option.id);
+  const options = model.rows.rowsWith('quoteOption', 'quoteId', quote.id);
   return [
     ...updateOf('quote', quote, { state: 'won' }),
-    ...updateOf('quoteOption', option, { accepted: true }),
-    ...others
-      .filter(({ accepted }) => accepted)
-      .flatMap((other) => updateOf('quoteOption', other, { accepted: false })),
+    ...options.flatMap((each) =>
+      updateOf('quoteOption', each, { ...keptOf(quote, each, 'won', views), accepted: each.id === option.id }),
+    ),
     ...(product === undefined ? [] : updateOf('product', product, { quoted: false })),
   ];
 }

@@ -1,8 +1,8 @@
-import { CHANNEL_TEMPLATES, newId, type StoredRow } from '@nuvar/book';
-import { VIEWS } from '@nuvar/core';
+import { CHANNEL_TEMPLATES, newId, type Operation, type StoredRow } from '@nuvar/book';
+import { type QuoteOptionView, VIEWS } from '@nuvar/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { model } from '../book/model.js';
-import { createOf } from '../book/operations.js';
+import { createOf, updateOf } from '../book/operations.js';
 import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';
 import { typed } from '../testing/typed.js';
 import { boardColumns, boardWriter } from './board-rows.js';
@@ -17,7 +17,15 @@ import {
   sizeColumns,
   sizeWriter,
 } from './fee-rows.js';
-import { changedUnits, copiedOption, newOption, quoteWriter, removedOption, wonWith } from './quote-rows.js';
+import {
+  changedState,
+  changedUnits,
+  copiedOption,
+  newOption,
+  quoteWriter,
+  removedOption,
+  wonWith,
+} from './quote-rows.js';
 
 beforeEach(openDemo);
 
@@ -167,7 +175,7 @@ describe('a quote', () => {
     expect(productOf(option)?.batchSize).toBe('40');
     const ends = VIEWS.looseEnds(figuresNow(), 'book').filter(({ affects }) => affects.includes(option.productId));
     expect(ends).toEqual([]);
-    expect(changed(wonWith(quoteOf(id), optionsOf(id)[0] as StoredRow<'quoteOption'>))).toEqual([]);
+    expect(changed(wonWith(quoteOf(id), optionsOf(id)[0] as StoredRow<'quoteOption'>, []))).toEqual([]);
     expect([productOf(option)?.quoted, quoteOf(id).state]).toEqual([false, 'won']);
     expect(VIEWS.looseEnds(figuresNow(), 'book').some(({ affects }) => affects.includes(option.productId))).toBe(true);
   });
@@ -189,12 +197,38 @@ describe('a quote', () => {
     expect([...lines].sort()).toEqual([0, 1, 1]);
   });
 
+  it('keeps what it was sent at until it is set back to draft, and what has moved stands beside it', () => {
+    const id = begun();
+    const [option] = optionsOf(id) as [StoredRow<'quoteOption'>];
+    const material = named('material', 'Porcelain body').id;
+    const line = newId();
+    const fields = { productId: option.productId, materialId: material, quantity: '2', unit: 'kg' };
+    expect(changed([createOf('billLine', line, fields)])).toEqual([]);
+    const view = () => VIEWS.quote(figuresNow(), id)[0] as QuoteOptionView;
+    const [asDraft] = [view()];
+    expect(changed(changedState(quoteOf(id), 'sent', [asDraft]))).toEqual([]);
+    expect(view()).toMatchObject({ costMoved: null, price: { amount: asDraft.price.amount } });
+    const dearer = updateOf('billLine', model.rows.row('billLine', line) as StoredRow, { quantity: '5' });
+    expect(changed([...dearer, ...updateOf('product', productOf(option) as StoredRow, { name: 'Other' })])).toEqual([]);
+    for (const member of ['price', 'total', 'paid', 'contribution', 'margin'] as const)
+      expect(Number(view()[member].amount)).toBeCloseTo(Number(asDraft[member].amount), 8);
+    expect(Number(view().costMoved?.amount)).toBeGreaterThan(0);
+    expect(VIEWS.quoteSheet(figuresNow(), id)?.options[0]).toMatchObject({ name: 'Tiles', unit: 'each' });
+    const refused = (operations: Operation[]) => expect(changed(operations).join()).toContain('has been sent');
+    refused(updateOf('quote', quoteOf(id), { target: '50' }));
+    refused(changedUnits(optionsOf(id)[0] as StoredRow<'quoteOption'>, '9'));
+    expect(changed(changedState(quoteOf(id), 'draft', []))).toEqual([]);
+    expect(Number(view().total.amount)).toBeGreaterThan(Number(asDraft.total.amount));
+    expect(VIEWS.quoteSheet(figuresNow(), id)?.options[0]?.name).toBe('Other');
+  });
+
   it('goes with the products that exist for it alone, and leaves the one that was won', () => {
     const id = begun();
     expect(changed(newOption(id, 'Tiles, large'))).toEqual([]);
     const [first, second] = optionsOf(id) as [StoredRow<'quoteOption'>, StoredRow<'quoteOption'>];
-    expect(changed(wonWith(quoteOf(id), first))).toEqual([]);
     expect(changed(removedOption(second))).toEqual([]);
+    expect(changed(wonWith(quoteOf(id), first, []))).toEqual([]);
+    expect(changed(removedOption(first)).join()).toContain('has been sent');
     expect(model.rows.row('product', second.productId)).toBeUndefined();
     expect(changed(quoteWriter('2026-11-27').remove(quoteOf(id)))).toEqual([]);
     expect([model.rows.row('quote', id), model.rows.row('product', first.productId)?.name]).toEqual([

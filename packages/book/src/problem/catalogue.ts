@@ -40,6 +40,7 @@ export const PROBLEMS = {
     422,
     'This shipment is posted, so what its goods cost stays. Enter what was billed, or open the shipment again to correct it.',
   ],
+  'quote-sent': [422, 'This quote has been sent, so it stays as it was sent. Set it back to draft to change it.'],
   'movement-not-in-base-unit': [422, 'The stock of {material} is kept in {unit}. Enter the movement in that unit.'],
   'base-unit-in-use': [422, 'The stock ledger of {material} is kept in {unit}, so its base unit stays.'],
   'movement-lacks': [422, 'This movement needs {what}.'],

@@ -69,6 +69,32 @@ export class QuoteOption extends Row {
   @Flag({ label: 'Accepted' })
   accepted = false;
 
+  /** What was offered when the quote was sent: it stays, whatever moves later. Empty while the quote is a draft. */
+  @DecimalText({ label: 'Price as sent', from: '0', to: '1000000000', nullable: true })
+  sentPrice: string | null = null;
+
+  @DecimalText({ label: 'Cost as sent', from: '0', to: '1000000000', nullable: true })
+  sentCost: string | null = null;
+
+  @DecimalText({ label: 'Contingency as sent', from: '0', to: '1000000000', nullable: true })
+  sentContingency: string | null = null;
+
+  /** Of the cost, what changes with each unit. */
+  @DecimalText({ label: 'Variable cost as sent', from: '0', to: '1000000000', nullable: true })
+  sentVariableCost: string | null = null;
+
+  @DecimalText({ label: 'Sales tax as sent', from: '0', to: '100', nullable: true })
+  sentTaxPercent: string | null = null;
+
+  @Text({ label: 'Name as sent' })
+  sentName = '';
+
+  @Text({ label: 'Note as sent' })
+  sentNote = '';
+
+  @Text({ label: 'Unit as sent' })
+  sentUnit = '';
+
   /** What was really needed for the whole job, once it is done. */
   @DecimalText({ label: 'Materials needed', from: '0', to: '1000000000', nullable: true })
   actualMaterials: string | null = null;

@@ -1,6 +1,6 @@
 import { type Figure, multiplied, sum } from '../figure/index.js';
 import type { PoolUse, RowOf } from '@nuvar/book';
-import { plannedOutput, plannedUnits } from '../production/index.js';
+import { isInPlan, plannedOutput, plannedUnits } from '../production/index.js';
 import type { Unit } from '../quantity/index.js';
 import { type Calculation, MONTH, type Sheet } from '../sheet/index.js';
 import { type Driver, unitOfDriver } from './driver.js';
@@ -39,7 +39,7 @@ export const driverVolume: Calculation<DriverVolume> = {
     const isOfSold = basis === 'sold' || driver === 'orders';
     const perUnit = unitOfDriver(sheet, driver);
     const name = driverName(sheet, driver);
-    const active = sheet.all('product').filter(({ archived }) => !archived);
+    const active = sheet.all('product').filter(isInPlan);
     const withoutOutput = active.flatMap((product) => usedWithoutOutput(sheet, product, driver));
     const isIdle = new Set(withoutOutput.map(({ productId }) => productId));
     const needs = active

@@ -1,5 +1,5 @@
 import { type Figure, multiplied, sum } from '../figure/index.js';
-import { plannedBatches } from '../production/index.js';
+import { isInPlan, plannedBatches } from '../production/index.js';
 import { type Calculation, MONTH, type Sheet } from '../sheet/index.js';
 import { unitOfDriver } from './driver.js';
 import { ownDriverTakings } from './driver-takings.js';
@@ -19,7 +19,7 @@ export const workNeeded: Calculation<{ perMonth: Figure }> = {
       return { perMonth: sheet.read(driverVolume, driver).planned };
     const needs = sheet
       .all('product')
-      .filter(({ archived }) => !archived)
+      .filter(isInPlan)
       .flatMap(({ id }) => takenBy(sheet, id, driver));
     const perMonth = unitOfDriver(sheet, driver).per(MONTH);
     return { perMonth: sum(`${driverName(sheet, driver)} in whole batches`, perMonth, needs) };

@@ -1,6 +1,6 @@
 import { difference, type Figure, sum } from '../figure/index.js';
 import { fixedCosts, poolCost, poolsOf } from '../overhead/index.js';
-import { plannedSales } from '../production/index.js';
+import { isInPlan, plannedSales } from '../production/index.js';
 import { type Calculation, money, MONTH, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 import { periodCosts } from './period-costs.js';
 import { type ProductMonth, productMonth } from './product-month.js';
@@ -26,7 +26,7 @@ export const plannedProducts = (sheet: Sheet) =>
   sheet
     .all('product')
     .filter(
-      ({ id, archived, madePerMonth }) => plannedSales(sheet, id).length > 0 || (!archived && madePerMonth !== null),
+      (product) => plannedSales(sheet, product.id).length > 0 || (isInPlan(product) && product.madePerMonth !== null),
     );
 
 /**

@@ -34,7 +34,7 @@ export { ownersLabour } from './owners-labour.js';
 export { plannedMaterial } from './planned-material.js';
 export { plannedBatches } from './planned-batches.js';
 export { plannedOutput } from './planned-output.js';
-export { isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } from './planned-sales.js';
+export { isInPlan, isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } from './planned-sales.js';
 export { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 export { costItems, productCost, type ProductCost } from './product-cost.js';
 export { equipmentUseCost, labourStepCost, lineCost, otherCost, scrapWorth } from './row-costs.js';

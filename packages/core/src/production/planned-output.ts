@@ -2,7 +2,7 @@ import { difference, type Figure, multiplied, quotient, sum } from '../figure/in
 import { unit } from '../quantity/index.js';
 import { type Calculation, MONTH, type Sheet } from '../sheet/index.js';
 import { batch } from './batch.js';
-import { plannedSales, plannedUnits } from './planned-sales.js';
+import { isInPlan, plannedSales, plannedUnits } from './planned-sales.js';
 import { takings } from './takings.js';
 
 /** What is made of a product in an average month. */
@@ -28,7 +28,7 @@ export const plannedOutput: Calculation<PlannedOutput> = {
     const subject = product?.name ?? 'this product';
     const perMonth = unit(product?.outputUnit ?? 'each').per(MONTH);
     const used = usedInOthers(sheet, productId, (userId) => sheet.read(plannedOutput, userId).units);
-    if (product !== undefined && product.madePerMonth !== null && !product.archived) {
+    if (product !== undefined && product.madePerMonth !== null && isInPlan(product)) {
       const made = sheet.input('product', product, 'madePerMonth', { name: 'Made a month', subject, unit: perMonth });
       const inOthers = sum({ name: 'Used in others', subject }, perMonth, used);
       return {

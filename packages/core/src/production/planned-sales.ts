@@ -15,16 +15,20 @@ export interface PlannedSale {
 
 /**
  * What is planned to be sold of a product in an average month, by channel. A volume that names no channel counts in that of
- * the first price that is set, else of the first price. What is archived is not planned.
+ * the first price that is set, else of the first price. What is archived, or exists for a quote alone, is not planned.
  */
 export function plannedSales(sheet: Sheet, productId: string): PlannedSale[] {
-  if (sheet.row('product', productId)?.archived) return [];
+  if (!isInPlan(sheet.row('product', productId))) return [];
   return sheet.rowsOf('plannedVolume', 'productId', productId).map((row) => ({
     volumeId: row.id,
     channelId: row.channelId ?? channelOfFirstPrice(sheet, productId),
     units: sheet.read(plannedVolume, row.id).average,
   }));
 }
+
+/** What is archived, or exists for a quote that is not won, is neither made nor sold. */
+export const isInPlan = (product: Pick<RowOf<'product'>, 'archived' | 'quoted'> | undefined): boolean =>
+  product !== undefined && !product.archived && !product.quoted;
 
 function channelOfFirstPrice(sheet: Sheet, productId: string): string | null {
   const points = sheet.rowsOf('pricePoint', 'productId', productId);

@@ -1,5 +1,5 @@
-import { type Figure, multiplied, quotient, shaped } from '../figure/index.js';
-import { compared, ONE, withoutNoise } from '../number/index.js';
+import { type Figure, isWhole, multiplied, quotient, shaped } from '../figure/index.js';
+import { compared, decimal, ONE, withoutNoise } from '../number/index.js';
 import { priceAtQuantity } from '../price/index.js';
 import { unit } from '../quantity/index.js';
 import { type Calculation, ORDER } from '../sheet/index.js';
@@ -20,11 +20,10 @@ export const dearerOrder: Calculation<{ dearerFrom: Figure | null }> = {
     const named = (name: string) => ({ name, subject: product.name });
     const perOrder = unit(product.outputUnit).per(ORDER);
     const quantity = sheet.input('quantityBreak', row, 'fromQuantity', { ...named('Quantity'), unit: perOrder });
-    if (quantity.amount === null) return { dearerFrom: null };
     const price = priceAtQuantity(sheet, point, product, row.fromQuantity);
-    const below = quantity.amount.minus(ONE).toFixed();
+    const below = decimal(row.fromQuantity).minus(ONE).toFixed();
     const dearer = priceAtQuantity(sheet, point, product, below) ?? sheet.read(setPrice, point.id).listPrice;
-    if (price === null || dearer.amount === null || dearer.amount.isZero()) return { dearerFrom: null };
+    if (price === null || !isWhole(dearer) || dearer.amount.isZero()) return { dearerFrom: null };
     const equal = quotient(
       named('Units that cost as much'),
       multiplied(named('An order of the quantity'), price, quantity),
@@ -36,7 +35,9 @@ export const dearerOrder: Calculation<{ dearerFrom: Figure | null }> = {
       (amount) => withoutNoise(amount).floor().plus(ONE),
       'the next whole unit above',
     );
-    const isSmaller = dearerFrom.amount !== null && compared(dearerFrom.amount, quantity.amount) < 0;
-    return { dearerFrom: isSmaller ? dearerFrom : null };
+    return { dearerFrom: isBelow(dearerFrom, quantity) ? dearerFrom : null };
   },
 };
+
+const isBelow = (figure: Figure, other: Figure): boolean =>
+  isWhole(figure) && isWhole(other) && compared(figure.amount, other.amount) < 0;

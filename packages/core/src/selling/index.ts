@@ -11,7 +11,8 @@ import { priceLimits } from './price-limits.js';
 import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
-import { quotedActual, quotedOption } from './quotes/quote-option.js';
+import { quotedOption } from './quotes/quote-option.js';
+import { quotedActual } from './quotes/quoted-actual.js';
 import { perBottleneck } from './per-bottleneck.js';
 import { discountStep } from './discount-step.js';
 import { dearerOrder } from './dearer-order.js';
@@ -57,7 +58,8 @@ export {
   type Spread,
 } from './chance/simulate.js';
 export { besideThePrice } from './price-for-target.js';
-export { quotedActual, quotedOption } from './quotes/quote-option.js';
+export { quotedOption } from './quotes/quote-option.js';
+export { quotedActual } from './quotes/quoted-actual.js';
 export { perBottleneck } from './per-bottleneck.js';
 export { channelComparison } from './channel-comparison.js';
 export { discountStep } from './discount-step.js';

@@ -273,7 +273,9 @@ describe('a quote', () => {
     let optionId = '';
     const { rows } = workshop({
       ...fields,
-      more(book, { product }) {
+      more(book, ids) {
+        const { product } = ids;
+        fields.more?.(book, ids);
         book.add('salesTaxRate', { name: 'Books', percent: '9' });
         const quoteId = book.add('quote', { name: 'Job', target: '20', contingencyPercent: '10', ...quote });
         optionId = book.add('quoteOption', { quoteId, productId: product, units: '8', ...option });
@@ -317,6 +319,23 @@ describe('a quote', () => {
     const of = quoted({}, { learningPercent: '80' });
     expect(Number(of('labourSaved'))).toBeCloseTo(19.52, 9);
     expect(Number(of('cost'))).toBeCloseTo(76.48, 9);
+  });
+
+  // Labour of 5.00 each learns: 19.52 of eight are saved. A set-up of 10.00 for the batch learns nothing; pay that is committed
+  // is paid however fast the work goes, so nothing of what changes with the units is saved.
+  it('learns on the work of each unit, and not on set-up or on committed pay', () => {
+    const setUp: WorkshopFields = {
+      more(book, { product }) {
+        const gradeId = book.add('labourGrade', { name: 'Setter', wagePerHour: '20' });
+        const step = { productId: product, name: 'Set up', gradeId, timeBasis: 'minutes per batch', time: '30' };
+        book.add('labourStep', step);
+      },
+    };
+    expect(Number(quoted({}, { learningPercent: '80' }, setUp)('labourSaved'))).toBeCloseTo(19.52, 9);
+    const committed = { labourGrade: { behaviour: 'committed' } };
+    const [learnt, plain] = ['80', '100'].map((learningPercent) => quoted({}, { learningPercent }, committed));
+    expect(Number(learnt?.('labourSaved'))).toBeCloseTo(19.52, 9);
+    expect(learnt?.('variableCost')).toBe(plain?.('variableCost'));
   });
 
   // Planned: 2.00 of materials each, a quarter of an hour each at 20.00. Needed: 18.00 of materials and 2.5 hours.

@@ -53,7 +53,7 @@ export type { PartView, WorkingView } from './working-view.js';
 export type { BoardCell, BoardRow, PriceStanding } from './board-view.js';
 export { repricedOf, type RepricedBoard, type RepricedView, type Repricing } from './repriced-view.js';
 export type { PriceListRow, PriceListView } from './price-list-view.js';
-export type { QuoteOptionView, QuoteSheetView } from './quote-view.js';
+export type { QuoteOptionView, QuoteSheetView, SentFields } from './quote-view.js';
 export type { ComingFees } from './coming-fees-view.js';
 export type { ChanceView } from './chance-view.js';
 export type { ClosingInput } from './target-cost-view.js';

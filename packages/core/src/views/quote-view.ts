@@ -1,4 +1,6 @@
-import type { QuoteState } from '@nuvar/book';
+import type { QuoteState, RowOf } from '@nuvar/book';
+import { type Figure, isWhole } from '../figure/index.js';
+import { ZERO } from '../number/index.js';
 import { quotedActual, quotedOption } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
@@ -31,21 +33,63 @@ export interface QuoteOptionView extends Readonly<Record<(typeof FIGURES)[number
   readonly id: string;
   readonly averageTime: FigureView | null;
   readonly labourSaved: FigureView | null;
+  /** What the job would cost more today than when the quote was sent; null for a draft, and where nothing has moved. */
+  readonly costMoved: FigureView | null;
+  /** What is kept of the option when the quote is sent; null while its price or its cost lacks something. */
+  readonly sending: SentFields | null;
   readonly actual: Readonly<Record<(typeof ACTUALS)[number], FigureView>>;
 }
 
 /** The options of a quote, in their order. */
 export function quoteView(evaluation: Evaluation, quoteId: string): QuoteOptionView[] {
   return evaluation.sheet.rowsOf('quoteOption', 'quoteId', quoteId).map(({ id }) => {
-    const { averageTime, labourSaved } = evaluation.read(quotedOption, id);
-    const maybe = (member: 'averageTime' | 'labourSaved', is: unknown) =>
+    const { averageTime, labourSaved, costMoved } = evaluation.read(quotedOption, id);
+    const maybe = (member: 'averageTime' | 'labourSaved' | 'costMoved', is: unknown) =>
       is === null ? null : shown(evaluation, quotedOption, id, member);
     return {
       ...shownAll(evaluation, quotedOption, id, FIGURES),
       ...{ id, averageTime: maybe('averageTime', averageTime), labourSaved: maybe('labourSaved', labourSaved) },
+      costMoved: maybe('costMoved', costMoved),
+      sending: sentFields(evaluation, id),
       actual: shownAll(evaluation, quotedActual, id, ACTUALS),
     };
   });
+}
+
+/** What is kept of an option when its quote is sent, as it is stored. */
+export type SentFields = Readonly<
+  Pick<
+    RowOf<'quoteOption'>,
+    | 'sentPrice'
+    | 'sentCost'
+    | 'sentContingency'
+    | 'sentVariableCost'
+    | 'sentTaxPercent'
+    | 'sentName'
+    | 'sentNote'
+    | 'sentUnit'
+  >
+>;
+
+/** Decimals that a row keeps. */
+const STORED_DECIMALS = 12;
+
+function sentFields(evaluation: Evaluation, optionId: string): SentFields | null {
+  const option = evaluation.sheet.row('quoteOption', optionId);
+  const product = option && evaluation.sheet.row('product', option.productId);
+  const { price, cost, contingency, variableCost, tax } = evaluation.read(quotedOption, optionId);
+  if (product === undefined || ![price, cost, contingency, variableCost, tax].every(isWhole)) return null;
+  const text = ({ amount }: Figure) => (amount ?? ZERO).toDecimalPlaces(STORED_DECIMALS).toFixed();
+  return {
+    sentPrice: text(price),
+    sentCost: text(cost),
+    sentContingency: text(contingency),
+    sentVariableCost: text(variableCost),
+    sentTaxPercent: text(tax),
+    sentName: product.name,
+    sentNote: product.note,
+    sentUnit: product.outputUnit,
+  };
 }
 
 /** A quote as a document: what the customer is to see. */
@@ -90,13 +134,13 @@ export function quoteSheetView(evaluation: Evaluation, quoteId: string): QuoteSh
     ...{ quotedOn: quote.quotedOn, validUntil: quote.validUntil, opening: quote.opening, closing: quote.closing },
     options: figures.map(({ option, of }) => {
       const product = sheet.row('product', option.productId);
+      const said =
+        quote.state === 'draft' || option.sentPrice === null
+          ? { name: product?.name ?? '', note: product?.note ?? '', unit: product?.outputUnit ?? '' }
+          : { name: option.sentName, note: option.sentNote, unit: option.sentUnit };
       return {
-        ...{
-          name: product?.name ?? '',
-          note: product?.note ?? '',
-          units: option.units,
-          unit: product?.outputUnit ?? '',
-        },
+        ...said,
+        units: option.units,
         ...{ perUnit: text(of.perUnit), price: text(of.price), taxPercent: text(of.tax), paid: text(of.paid) },
       };
     }),

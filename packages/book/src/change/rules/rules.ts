@@ -19,6 +19,7 @@ import {
   servicesAreOfServices,
 } from './overhead.js';
 import { linesAreOfOneItem, piecesDoNotGrow, usesAreOfOneMachine, wasteLeavesSomething } from './production.js';
+import { sentQuoteProblems } from './quotes.js';
 import { referencesLead, stillUsed } from './references.js';
 import type { RowRule, WrittenRow } from './rule.js';
 import { entryFeesAreInOrder, partsAreOfOneShipment, postedProblems, settledProblems } from './shipments.js';
@@ -71,6 +72,7 @@ export function ruleProblems(book: BookReader, writes: readonly Write[], format 
     ...billProblems(book, linked, format),
     ...settledProblems(book, writes),
     ...postedProblems(book, writes),
+    ...sentQuoteProblems(book, writes),
   ];
 }
 

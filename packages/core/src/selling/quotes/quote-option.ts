@@ -1,7 +1,6 @@
 import type { RowOf } from '@nuvar/book';
 import { fullCost, fullCostBy } from '../../costing/index.js';
 import {
-  constant,
   difference,
   type Figure,
   multiplied,
@@ -14,43 +13,24 @@ import {
   wholeOf,
 } from '../../figure/index.js';
 import { minorUnit } from '../../money/index.js';
-import { decimal } from '../../number/index.js';
-import { labourHours, productCost } from '../../production/index.js';
 import { PERCENT, unit } from '../../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { sellingGap } from '../gaps.js';
 import { THE_WHOLE } from '../sale-terms.js';
 import { salesTaxOf } from '../../price/index.js';
 import { unitBehaviour } from '../unit-cost.js';
-import { averageTime } from './learning.js';
+import { type Learnt, learntIn } from './learnt.js';
+import { optionAsSent } from './option-as-sent.js';
+import type { QuotedOption } from './quoted-option.js';
 
 const JOB = unit('job');
-
-/** One way to do a job: what it costs, what it is offered at, and what that leaves. */
-export interface QuotedOption {
-  readonly unitCost: Figure;
-  /** Null where nothing is learnt. */
-  readonly averageTime: Figure | null;
-  readonly labourSaved: Figure | null;
-  readonly cost: Figure;
-  readonly contingency: Figure;
-  readonly total: Figure;
-  readonly suggested: Figure;
-  readonly price: Figure;
-  readonly perUnit: Figure;
-  /** The sales tax in percent of the price before tax. */
-  readonly tax: Figure;
-  readonly paid: Figure;
-  readonly profit: Figure;
-  readonly margin: Figure;
-  readonly contribution: Figure;
-}
 
 /**
  * An option of a quote: cost of the job = units x (full cost of a unit by the method of the option - labour that is learnt); total =
  * cost + contingency; price = the one that reaches the target of the quote, rounded up to the minor unit, or the typed one. Margin
- * m: total / (100 % - m); markup k: total x (100 % + k); profit P: total + P. Sales tax as for a sale of the product. With learning, labour counts at the average time of
- * so many units; overhead stays as for the first. Gaps: what the cost lacks; no target; a margin of 100 %.
+ * m: total / (100 % - m); markup k: total x (100 % + k); profit P: total + P. Sales tax as for a sale of the product. With learning, the labour that
+ * grows with the units counts at the average time of so many; set-up and overhead stay as for the first. A quote that was sent keeps
+ * its price, cost and tax (`option-as-sent.ts`). Gaps: what the cost lacks; no target; a margin of 100 %.
  */
 export const quotedOption: Calculation<QuotedOption> = {
   name: 'quotedOption',
@@ -69,6 +49,8 @@ export const quotedOption: Calculation<QuotedOption> = {
     profit: 'What the job leaves after all its costs (profit).',
     margin: 'Profit in percent of the price before tax.',
     contribution: 'What the job leaves for the running costs and for profit (contribution).',
+    variableCost: 'What of the cost of the job changes with each unit.',
+    costMoved: 'How much more the job would cost today than when the quote was sent.',
   },
   work(sheet, optionId) {
     const option = sheet.row('quoteOption', optionId);
@@ -99,21 +81,23 @@ export const quotedOption: Calculation<QuotedOption> = {
         : sheet.input('quoteOption', option, 'price', { ...named('Price of the job'), unit: cost.unit });
     const tax = salesTaxOf(sheet, product, undefined);
     const profit = difference(named('Profit'), price, total);
-    return {
+    const variableCost = variableOfJob(sheet, product, units, learnt);
+    const today: QuotedOption = {
       ...{ unitCost: costOfUnit, averageTime: learnt?.average ?? null, labourSaved: learnt?.saved ?? null },
       ...{ cost, contingency, total, suggested, price, tax, profit },
       perUnit: quotient(named('Price of a unit'), price, units),
       paid: percentOf(named('Price with tax'), sum('Price with tax', PERCENT, [THE_WHOLE, tax]), price),
       margin: shareOf(named('Margin'), profit, price),
-      contribution: difference(named('Contribution'), price, variableOfJob(sheet, product, units, learnt)),
+      contribution: difference(named('Contribution'), price, variableCost),
+      variableCost,
+      costMoved: null,
     };
+    return isSent(quote, option) ? optionAsSent(sheet, option, units, today) : today;
   },
 };
 
-interface Learnt {
-  readonly average: Figure;
-  readonly saved: Figure;
-}
+const isSent = ({ state }: RowOf<'quote'>, { sentPrice }: RowOf<'quoteOption'>): boolean =>
+  state !== 'draft' && sentPrice !== null;
 
 function costOfJob(
   sheet: Sheet,
@@ -126,7 +110,7 @@ function costOfJob(
     option.methodId === null
       ? sheet.read(fullCost, product.id).fullCost
       : sheet.read(fullCostBy, `${product.id}@${option.methodId}`).fullCost;
-  const learnt = learntLabour(sheet, option, product, units);
+  const learnt = learntIn(sheet, option, product, units);
   const asFirst = multiplied(named('Cost of the job'), costOfUnit, units);
   return { costOfUnit, learnt, cost: lessLearnt(named('Cost of the job, with what is learnt'), asFirst, learnt) };
 }
@@ -138,22 +122,9 @@ function variableOfJob(sheet: Sheet, product: RowOf<'product'>, units: Figure, l
   const named = (name: string) => ({ name, subject: product.name });
   const { changingCost } = sheet.read(unitBehaviour, product.id);
   const changing = multiplied(named('Variable cost of the job'), changingCost, units);
-  return lessLearnt(named('Variable cost, with what is learnt'), changing, learnt);
-}
-
-function learntLabour(
-  sheet: Sheet,
-  option: RowOf<'quoteOption'>,
-  product: RowOf<'product'>,
-  units: Figure,
-): Learnt | null {
-  if (option.learningPercent === null || option.learningPercent === '100') return null;
-  const subject = product.name;
-  const rate = sheet.input('quoteOption', option, 'learningPercent', { name: 'Learning rate', subject, unit: PERCENT });
-  const average = averageTime(rate, decimal(option.units));
-  const labour = multiplied({ name: 'Labour of the job', subject }, sheet.read(productCost, product.id).labour, units);
-  const less = difference('Time saved, of that of the first', THE_WHOLE, average);
-  return { average, saved: percentOf({ name: 'Labour saved by learning', subject }, less, labour) };
+  return learnt === null
+    ? changing
+    : difference(named('Variable cost, with what is learnt'), changing, learnt.variableSaved);
 }
 
 function priceFor(sheet: Sheet, quote: RowOf<'quote'>, total: Figure): Figure {
@@ -177,83 +148,7 @@ function gone(sheet: Sheet): QuotedOption {
     ...{ unitCost: figure, averageTime: null, labourSaved: null, cost: figure, contingency: figure, total: figure },
     ...{ suggested: figure, price: figure, perUnit: figure, tax: figure, paid: figure, profit: figure, margin: figure },
     contribution: figure,
+    variableCost: figure,
+    costMoved: null,
   };
 }
-
-/** What a job really needed, against what was planned. */
-export interface QuotedActual {
-  readonly materialsPlanned: Figure;
-  readonly hoursPlanned: Figure;
-  readonly otherPlanned: Figure;
-  readonly materialsMore: Figure;
-  readonly hoursMore: Figure;
-  readonly otherMore: Figure;
-  /** Profit less what was needed more. */
-  readonly profit: Figure;
-}
-
-/**
- * A job that was done: materials, hours and other costs that were really needed against the plan; hours at the planned labour cost
- * of an hour. Profit really left = profit of the option before contingency - all that was needed more. What is not filled in
- * counts as planned.
- */
-export const quotedActual: Calculation<QuotedActual> = {
-  name: 'quotedActual',
-  meanings: {
-    materialsPlanned: 'Materials that were planned for the job.',
-    hoursPlanned: 'Labour hours that were planned for the job.',
-    otherPlanned: 'Other direct costs and machines that were planned for the job.',
-    materialsMore: 'What the materials cost more than planned; below zero less.',
-    hoursMore: 'What the hours cost more than planned, at the planned cost of an hour.',
-    otherMore: 'What the rest cost more than planned.',
-    profit: 'What the job really left.',
-  },
-  work(sheet, optionId) {
-    const option = sheet.row('quoteOption', optionId);
-    const product = option && sheet.row('product', option.productId);
-    const { price, cost, labourSaved } = sheet.read(quotedOption, optionId);
-    if (option === undefined || product === undefined) {
-      const none = { materialsMore: price, hoursMore: price, otherMore: price, profit: price };
-      return { materialsPlanned: price, hoursPlanned: price, otherPlanned: price, ...none };
-    }
-    const subject = product.name;
-    const named = (name: string) => ({ name, subject });
-    const units = sheet.input('quoteOption', option, 'units', {
-      ...{ ...named('Units of the job'), unit: unit(product.outputUnit).per(JOB) },
-    });
-    const elements = sheet.read(productCost, product.id);
-    const ofJob = (name: string, figure: Figure) => multiplied(named(name), figure, units);
-    const materialsPlanned = ofJob('Materials planned', elements.directMaterials);
-    const labourFirst = ofJob('Labour planned', elements.labour);
-    const labour =
-      labourSaved === null ? labourFirst : difference(named('Labour planned, learnt'), labourFirst, labourSaved);
-    const hours = ofJob('Hours planned', sheet.read(labourHours, product.id).perUnit);
-    const { averageTime: average } = sheet.read(quotedOption, optionId);
-    const hoursPlanned = average === null ? hours : percentOf(named('Hours planned, learnt'), average, hours);
-    const otherPlanned = sum(named('Other planned'), cost.unit, [
-      ofJob('Other direct costs', elements.other),
-      ofJob('Machines', elements.equipment),
-    ]);
-    const perHour = quotient(named('Labour cost of an hour'), labour, hoursPlanned);
-    const more = (field: 'actualMaterials' | 'actualHours' | 'actualOther', planned: Figure, name: string): Figure =>
-      option[field] === null
-        ? constant('As planned', '0', planned.unit, 'not filled in')
-        : difference(
-            named(`${name}, more than planned`),
-            sheet.input('quoteOption', option, field, { ...named(name), unit: planned.unit }),
-            planned,
-          );
-    const materialsMore = more('actualMaterials', materialsPlanned, 'Materials needed');
-    const hoursMore =
-      option.actualHours === null
-        ? constant('As planned', '0', cost.unit, 'not filled in')
-        : multiplied(named('Hours, more than planned'), more('actualHours', hoursPlanned, 'Hours needed'), perHour);
-    const otherMore = more('actualOther', otherPlanned, 'Other costs');
-    const beforeMore = difference(named('Profit before contingency'), price, cost);
-    const needed = sum(named('Needed more'), cost.unit, [materialsMore, hoursMore, otherMore]);
-    return {
-      ...{ materialsPlanned, hoursPlanned, otherPlanned, materialsMore, hoursMore, otherMore },
-      profit: difference(named('Profit really left'), beforeMore, needed),
-    };
-  },
-};
