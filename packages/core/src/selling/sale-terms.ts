@@ -176,7 +176,7 @@ export function fulfillerOf(sheet: Sheet, channel: RowOf<'channel'>): RowOf<'cha
 }
 
 /** The postage that is charged, for one unit and before tax; null where none is. */
-function postageCharged(
+export function postageCharged(
   sheet: Sheet,
   channel: RowOf<'channel'>,
   priceWithTax: Figure | null,

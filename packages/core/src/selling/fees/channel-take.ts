@@ -2,7 +2,7 @@ import { isDecimalText, type RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, ofMissingRow, percentOf, sum, wholeOf } from '../../figure/index.js';
 import { PERCENT, unit } from '../../quantity/index.js';
 import { type Calculation, money, MONTH, ORDER, type Sheet } from '../../sheet/index.js';
-import { fulfillerOf, THE_WHOLE } from '../sale-terms.js';
+import { fulfillerOf, postageCharged, THE_WHOLE } from '../sale-terms.js';
 import { salesTaxOf } from '../../price/index.js';
 import { type FeeBase, feeAmount } from './fee-amount.js';
 import type { FeeContext } from './fee-context.js';
@@ -36,8 +36,8 @@ function contextOf(sheet: Sheet, channel: RowOf<'channel'>, tried: Tried): FeeCo
   };
 }
 
-/** The price that is tried, with and without the sales tax on it, as the book writes its prices. Postage is left aside. */
-function triedPrice(sheet: Sheet, tried: Tried): FeeBase {
+/** The price that is tried, with and without the sales tax on it, as the book writes its prices, and the postage charged beside it. */
+function triedPrice(sheet: Sheet, channel: RowOf<'channel'>, tried: Tried): FeeBase {
   const settings = sheet.settings();
   const perPiece = money(sheet).per(outputOf(tried));
   const price = constant(
@@ -48,7 +48,9 @@ function triedPrice(sheet: Sheet, tried: Tried): FeeBase {
   );
   const tax = salesTaxOf(sheet, tried.product ?? { category: '' }, undefined);
   const priceWithTax = sum('Price with tax', PERCENT, [THE_WHOLE, tax]);
-  const beside = { priceWithTax, postage: null, coupon: null };
+  const inside = settings.pricesIncludeTax ? priceWithTax : null;
+  const postage = postageCharged(sheet, channel, inside, contextOf(sheet, channel, tried).unitsPerOrder);
+  const beside = { priceWithTax, postage, coupon: null };
   return settings.pricesIncludeTax
     ? { paid: price, beforeTax: wholeOf('Price before tax', price, priceWithTax), beside }
     : { beforeTax: price, paid: percentOf('Price paid', priceWithTax, price), beside };
@@ -65,7 +67,11 @@ export const feeAtPrice: Calculation<{ amount: Figure }> = {
     if (rule === undefined || channel === undefined)
       return { amount: ofMissingRow({ name: 'Fee', unit: money(sheet).per(PIECE) }, 'a fee') };
     return {
-      amount: feeAmount(termsOf(sheet, rule, contextOf(sheet, channel, tried)), triedPrice(sheet, tried), channel.name),
+      amount: feeAmount(
+        termsOf(sheet, rule, contextOf(sheet, channel, tried)),
+        triedPrice(sheet, channel, tried),
+        channel.name,
+      ),
     };
   },
 };
@@ -74,7 +80,7 @@ export const feeAtPrice: Calculation<{ amount: Figure }> = {
 export const channelTake: Calculation<Readonly<Record<'fees' | 'left', Figure>>> = {
   name: 'channelTake',
   meanings: {
-    fees: 'All fees of the channel at the price tried that are in force: for the product tried, or for products of every category.',
+    fees: 'All fees of the channel at the price tried and on the postage charged beside it that are in force: for the product tried, or for products of every category.',
     left: 'What is left of the price tried after sales tax and fees.',
   },
   work(sheet, id) {
@@ -84,7 +90,7 @@ export const channelTake: Calculation<Readonly<Record<'fees' | 'left', Figure>>>
       const gone = ofMissingRow({ name: 'Fees', unit: money(sheet).per(PIECE) }, 'a channel');
       return { fees: gone, left: gone };
     }
-    const price = triedPrice(sheet, tried);
+    const price = triedPrice(sheet, channel, tried);
     const fees = feeTermsOf(sheet, contextOf(sheet, channel, tried), fulfillerOf(sheet, channel)).map((terms) =>
       feeAmount(terms, price, channel.name),
     );
