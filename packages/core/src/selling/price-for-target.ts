@@ -14,25 +14,17 @@ import {
   wholeOf,
 } from '../figure/index.js';
 import { hasEnding, minorUnit } from '../money/index.js';
-import { compared, type Decimal, HUNDRED, isPositive, ONE, roundToStep, ZERO } from '../number/index.js';
+import { compared, type Decimal, isPositive, ONE, roundToStep, ZERO } from '../number/index.js';
 import { PERCENT } from '../quantity/index.js';
 import { feeLine, type FeeLine, sumOfLines } from './fees/fee-amount.js';
 import type { FeeCurve } from './fees/fee-curve.js';
-import { notGivenBack } from './fees/sale-curve.js';
 import type { FeeTerms } from './fees/fee-terms.js';
-import {
-  type Asked,
-  askedFor,
-  askedWithin,
-  lowestAsked,
-  type PriceRange,
-  pricesThatLeave,
-  type Range,
-  type Wanted,
-} from './fees/reached.js';
+import type { Asked, PriceRange, Range } from './fees/reached.js';
 import { endedPrice } from './ended-price.js';
 import { sellingGap } from './gaps.js';
+import { listedRanges, lowestAskedFor, type PlainTarget } from './plain-target.js';
 import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
+import { outOfReach, reachedFromZero } from './target-gaps.js';
 
 /** A list price that leaves what is wanted, as the customer sees it: exactly, and the lowest in whole minor units. */
 export interface ReachedPrice {
@@ -41,6 +33,8 @@ export interface ReachedPrice {
   readonly listed: Decimal | null;
   /** All list prices in whole minor units that leave it: several ranges where fees jump. */
   readonly ranges: () => readonly PriceRange[];
+  /** Where every price from zero on leaves it, up to which one; null where the lowest is above zero. */
+  readonly fromZero: { readonly upTo: Decimal | null } | null;
 }
 
 /** What a price is to leave: its cost and what is wanted beside it, after the fees and a margin. */
@@ -99,15 +93,14 @@ export function priceForTarget(
   );
   const { exact } = reached;
   const without = (gap: Gap) => ({
-    ...{
-      exact: missing({ name: exact.name, subject, unit: exact.unit }, gap, [exact]),
-      listed: null,
-      ranges: () => [],
-    },
+    exact: missing({ name: exact.name, subject, unit: exact.unit }, gap, [exact]),
+    listed: null,
+    ranges: () => [],
+    fromZero: null,
   });
   // A price that part of the cost is still missing from would be too low.
   if (!isWhole(exact)) return exact.amount === null ? reached : without(exact.gaps[0] as Gap);
-  return isPositive(exact.amount) ? reached : without(sellingGap('any-price-reaches-target', place));
+  return reached.fromZero === null ? reached : without(reachedFromZero(place, terms, reached.fromZero.upTo));
 }
 
 /**
@@ -140,11 +133,35 @@ function inMinorUnits(
 function reachedPrice(needed: Needed, terms: SaleTerms, currency: string): ReachedPrice {
   const curve = terms.curve();
   const asked = curve === null ? null : lowestFor(needed, terms, curve, currency);
-  if (asked === null) return { exact: withoutAnswer(needed, terms, curve), listed: null, ranges: () => [] };
+  if (asked === null)
+    return { exact: withoutAnswer(needed, terms, curve), listed: null, ranges: () => [], fromZero: null };
   const { listed, range } = asked;
   const ranges = () => rangesFor(needed, terms, curve as FeeCurve, currency);
-  if (range.isAbove) return { exact: aboveLimit(needed, terms, asked), listed, ranges };
-  return { exact: priceOnStretch(needed, terms, withinStretch(range)), listed, ranges };
+  if (range.isAbove) return { exact: aboveLimit(needed, terms, asked), listed, ranges, fromZero: null };
+  if (range.from.isZero()) {
+    const upTo = ranges()[0]?.upTo ?? null;
+    return { exact: fromNothing(needed, terms), listed, ranges, fromZero: { upTo } };
+  }
+  return { exact: priceOnStretch(needed, terms, withinStretch(range)), listed, ranges, fromZero: null };
+}
+
+/** The lowest price where a price before tax of zero leaves enough: nothing, and the coupon that comes off it. */
+function fromNothing({ called, toCover }: Needed, terms: SaleTerms): Figure {
+  const { unit } = toCover[0] as Figure;
+  const name = isListed(terms) ? called.name : 'Price before tax';
+  const nothing = constant('No price', '0', unit, 'what stands beside the price covers all of it');
+  return asListed(
+    called,
+    choice({ name, subject: called.subject }, nothing, 'even a price of zero leaves enough'),
+    terms,
+  );
+}
+
+/** Above the last band of a fee nothing is known. */
+function beyondLastBand({ fees }: SaleTerms): Gap {
+  const ended = fees.find(({ bands }) => bands.at(-1)?.upTo !== null);
+  const place = ended === undefined ? null : ({ kind: 'feeRule', id: ended.id, field: 'bands' } as const);
+  return sellingGap('beyond-last-band', place, { fee: ended?.name ?? '' });
 }
 
 /** A price in the middle of the stretch on which a range begins: at its very ends the noise of a division would choose another. */
@@ -157,23 +174,7 @@ function withoutAnswer(needed: Needed, terms: SaleTerms, curve: FeeCurve | null)
   const exact = priceOnStretch(needed, terms, highest);
   const isCutOff = curve !== null && isWhole(exact) && isPositive(exact.amount);
   // There would be one, but beyond the last band the fees are not known.
-  return isCutOff
-    ? missing({ ...needed.called, unit: exact.unit }, outOfReach(needed, terms, highest), [exact])
-    : exact;
-}
-
-/** How a price before tax becomes a list price: times so much and so much on top; null where a discount leaves nothing. */
-export function listedFrom({
-  taxInside,
-  beside,
-  keptAfterDiscount: kept,
-  coupon,
-}: SaleTerms): { times: Decimal; plus: Decimal } | null {
-  const share = kept === null ? HUNDRED : kept.amount;
-  if (share === null || !isPositive(share)) return null;
-  const seen = taxInside ? (beside.priceWithTax.amount ?? HUNDRED).div(HUNDRED) : ONE;
-  const scale = HUNDRED.div(share);
-  return { times: seen.mul(scale), plus: (coupon?.own.amount ?? ZERO).mul(scale) };
+  return isCutOff ? missing({ ...needed.called, unit: exact.unit }, beyondLastBand(terms), [exact]) : exact;
 }
 
 /** What is not of the price: to be covered by it, and what covers a part of it. */
@@ -254,74 +255,6 @@ function rangesFor(needed: Needed, terms: SaleTerms, curve: FeeCurve, currency: 
   return target === null ? [] : listedRanges(target, terms, curve, currency);
 }
 
-/** All list prices in whole minor units that reach a target. */
-export function listedRanges(
-  target: PlainTarget,
-  terms: SaleTerms,
-  curve: FeeCurve,
-  currency: string,
-): readonly PriceRange[] {
-  const [listed, wanted] = [listedFrom(terms), wantedFor(target, terms)];
-  if (listed === null || wanted === null) return [];
-  const step = minorUnit(currency);
-  return pricesThatLeave(curve, wanted).flatMap((range) => askedWithin(range, listed, step) ?? []);
-}
-
-/** What a price is to leave, in plain amounts: of a whole board nobody asks for the working. */
-export interface PlainTarget {
-  readonly cover: Decimal;
-  /** In percent; null where none is asked for. */
-  readonly margin: Decimal | null;
-  readonly isOfPrice: boolean;
-}
-
-function lowestAskedFor(target: PlainTarget, terms: SaleTerms, curve: FeeCurve, currency: string): Asked | null {
-  const [listed, wanted] = [listedFrom(terms), wantedFor(target, terms)];
-  if (listed === null || wanted === null) return null;
-  return lowestAsked(pricesThatLeave(curve, wanted), listed, minorUnit(currency));
-}
-
-/** What of the price before tax counts for a target, and what it is to cover; null while something is missing. */
-export function wantedFor({ cover, margin, isOfPrice }: PlainTarget, terms: SaleTerms): Wanted | null {
-  const amounts = terms.amounts();
-  if (amounts === null) return null;
-  const { kept, costs, brings } = amounts;
-  const asked = margin === null ? ZERO : margin.div(HUNDRED);
-  const afterMargin = ONE.minus(asked);
-  return {
-    share: isOfPrice ? kept.minus(asked) : afterMargin.mul(kept),
-    toCover: cover.plus(costs).minus(isOfPrice ? brings : brings.mul(afterMargin)),
-  };
-}
-
-/**
- * The lowest list price in whole minor units that reaches a target, or with an ending the one that `endedPrice` says, without
- * its working; null where there is none.
- */
-export function listedForTarget(
-  target: PlainTarget,
-  terms: SaleTerms,
-  currency: string,
-  { ending, direction }: AskedEnding = NO_ENDING,
-): Decimal | null {
-  const curve = terms.curve();
-  const lowest = curve === null ? null : lowestAskedFor(target, terms, curve, currency);
-  const asked = listedFrom(terms);
-  const minor = minorUnit(currency);
-  if (curve === null || lowest === null || asked === null) return null;
-  if (ending === 'none' || !hasEnding(ending, minor)) return lowest.listed;
-  const exact = askedFor(lowest.range.from, asked);
-  return endedPrice(exact, listedRanges(target, terms, curve, currency), ending, direction, minor);
-}
-
-/** With what a price is to end, and to which side it may be moved for that. */
-export interface AskedEnding {
-  readonly ending: PriceEnding;
-  readonly direction: EndingDirection;
-}
-
-const NO_ENDING: AskedEnding = { ending: 'none', direction: 'up' };
-
 /** The price on the stretch of the fees that holds a price before tax. */
 function priceOnStretch(needed: Needed, terms: SaleTerms, at: Decimal): Figure {
   const { called, toCover } = needed;
@@ -332,7 +265,7 @@ function priceOnStretch(needed: Needed, terms: SaleTerms, at: Decimal): Figure {
   const { percent, amounts } = sumOfLines(lines, unit);
   const toBeCovered = amounts.length === 0 ? cover : sum({ name: 'To be covered', subject }, unit, [cover, ...amounts]);
   const left = difference('What the price leaves for cost', share, percent);
-  const reason = outOfReach(needed, terms, at);
+  const reason = outOfReach(needed, terms, at, toBeCovered);
   const isLast = isListed(terms);
   const beforeTax = wholeOf(isLast ? called : { name: 'Price before tax', subject }, toBeCovered, left, reason);
   return asListed(called, beforeTax, terms);
@@ -378,17 +311,6 @@ function asListed(called: Needed['called'], beforeTax: Figure, terms: SaleTerms)
       : sum(kept === null ? called : { name: 'Price before the coupon', subject }, seen.unit, [seen, coupon.own]);
   if (kept === null) return beforeCoupon;
   return wholeOf(called, beforeCoupon, kept, sellingGap('discount-leaves-nothing', null));
-}
-
-/** The margin that is come near as the price grows and cost weighs less and less: what the fees leave, in percent. */
-function outOfReach({ place }: Pick<Needed, 'place'>, terms: SaleTerms, at: Decimal): Gap {
-  const taken = terms.fees.reduce(
-    (so, fee) => so.plus((feeLine(fee, terms.beside, at).percent?.amount ?? ZERO).mul(notGivenBack(fee, terms))),
-    ZERO,
-  );
-  const kept = terms.returns?.kept.amount ?? HUNDRED;
-  const limit = isPositive(kept) ? kept.minus(taken).mul(HUNDRED).div(kept).toDecimalPlaces(2).toFixed() : '0';
-  return sellingGap('target-out-of-reach', place, { limit });
 }
 
 /**

@@ -106,6 +106,7 @@ function targetPrice(sheet: Sheet, sold: NonNullable<SetPrice['sold']>, cost: Fi
       ),
       listed: null,
       ranges: () => [],
+      fromZero: null,
     };
   return priceForTarget(targetOf(sheet, point, product, point.basis), terms, cost, subject, currency);
 }

@@ -1,7 +1,7 @@
 import type { FeeBasis, RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { type Calculation, money, MONTH, ORDER, type Sheet } from '../sheet/index.js';
+import { type Calculation, money, MONTH, numberIn, ORDER, type Sheet } from '../sheet/index.js';
 import { type PackedLine, packingOf, type SoldProduct } from './dispatch/packing.js';
 import { postageOf } from './dispatch/postage.js';
 import type { BesidePrice } from './fees/fee-amount.js';
@@ -34,6 +34,8 @@ export interface SaleTerms {
   readonly periodFee: Figure | null;
   /** The share of the list price that is left after the standing discount, in percent; null where there is none. */
   readonly keptAfterDiscount: Figure | null;
+  /** A decimal as the country of the book writes it, for sentences. */
+  readonly written: (decimal: string) => string;
   readonly coupon: CouponTerms | null;
   /** All fees as a function of the price before tax; null while one of their figures is missing. Worked out once, when it is asked for. */
   readonly curve: () => FeeCurve | null;
@@ -140,6 +142,7 @@ function termsFor(
     ...{ taxInside, tax, coupon, beside, fees, packing, postagePaid, returns },
     periodFee: periodFeeOf(sheet, context, fulfiller),
     keptAfterDiscount: keptAfterDiscount(sheet, product, point),
+    written: (text) => numberIn(sheet, text),
     curve: once(() => curveOf({ fees, beside, returns })),
     amounts: once(() => saleAmounts({ packing, postagePaid, returns, beside })),
   };

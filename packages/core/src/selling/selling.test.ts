@@ -148,8 +148,10 @@ describe('a target that is out of reach, or no target at all', () => {
       pricePoint: { basis: 'margin', target: '10', taxInside: true },
     });
     const limits = evaluated(rows).read(priceLimits, point);
-    for (const figure of [limits.suggested, limits.profitFloor, limits.contributionFloor])
-      expect(figure.gaps[0]).toMatchObject({ code: 'target-out-of-reach', values: { limit: '-8' } });
+    expect(limits.suggested.gaps[0]).toMatchObject({ code: 'target-out-of-reach', values: { limit: '−8' } });
+    // A floor names no margin: the fee takes more of a higher price than the price brings.
+    for (const figure of [limits.profitFloor, limits.contributionFloor])
+      expect(figure.gaps[0]).toMatchObject({ code: 'amount-out-of-reach' });
   });
 
   it('suggests no price of nothing or less', () => {

@@ -3,7 +3,7 @@ import { compared, type Decimal, HUNDRED, roundToStep, ZERO } from '../number/in
 import { bookCurrency, type Sheet } from '../sheet/index.js';
 import { feeAt, type FeeCurve } from './fees/fee-curve.js';
 import { askedFor, type AskedFrom, type PriceRange } from './fees/reached.js';
-import { listedFrom, listedRanges, type PlainTarget, wantedFor } from './price-for-target.js';
+import { listedFrom, listedRanges, type PlainTarget, wantedFor } from './plain-target.js';
 import { setPrice } from './set-price.js';
 import type { SaleTerms } from './sale-terms.js';
 import { plainCosts, plainTarget } from './without-working.js';

@@ -2,7 +2,7 @@ import { isWhole } from '../figure/index.js';
 import { type Decimal, decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
 import { bookCurrency, type Sheet } from '../sheet/index.js';
 import { feeAt } from './fees/fee-curve.js';
-import { type AskedEnding, listedForTarget, type PlainTarget } from './price-for-target.js';
+import { type AskedEnding, listedForTarget, type PlainTarget } from './plain-target.js';
 import { targetOf } from './price-limits.js';
 import { pricePoint } from './price-point.js';
 import type { SaleTerms } from './sale-terms.js';

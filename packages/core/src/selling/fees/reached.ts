@@ -47,8 +47,8 @@ function rangeOn(stretch: Stretch, after: Decimal | null, { share, toCover }: Wa
     return compared(turn, start.from) > 0 ? { from: turn, isAbove: false, upTo, stretch } : { ...start, upTo, stretch };
   }
   const end = upTo !== null && compared(upTo, turn) < 0 ? upTo : turn;
-  const isEmpty = start.isAbove ? compared(end, start.from) <= 0 : compared(end, ZERO) < 0;
-  return isEmpty ? null : { ...start, upTo: end, stretch };
+  // A price of zero alone is none.
+  return compared(end, start.from) <= 0 ? null : { ...start, upTo: end, stretch };
 }
 
 /** List prices in whole steps, from one to another; null for no limit. */

@@ -1,0 +1,93 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { gapSentence } from '../figure/index.js';
+import { evaluated, workshop, type WorkshopFields } from '../testing/evaluated.js';
+import { priceLimits, targetAnswers } from './index.js';
+
+/** What is said of a target, and the ranges beside it. A unit of the workshop costs 7.00, and 12.00 in full. */
+function saidOf(fields: WorkshopFields) {
+  const { rows, point } = workshop(fields);
+  const evaluation = evaluated(rows);
+  const { suggested, exactPrice, profitFloor } = evaluation.read(priceLimits, point);
+  return {
+    code: suggested.gaps[0]?.code ?? null,
+    sentence: suggested.gaps[0] === undefined ? null : gapSentence(suggested.gaps[0]),
+    suggested: suggested.amount?.toNumber() ?? null,
+    exact: exactPrice.amount?.toNumber() ?? null,
+    profitFloor: profitFloor.amount?.toNumber() ?? null,
+    ranges: (targetAnswers(evaluation.sheet, point)?.ranges ?? []).map(({ from, upTo }) => [
+      from.toNumber(),
+      upTo?.toNumber() ?? null,
+    ]),
+  };
+}
+
+const fee = (percent: string) => [{ percent, takenOf: 'price before tax' }];
+
+describe('what is said where no price is suggested', () => {
+  it('names the margin that was asked for, in the numbers of the book', () => {
+    const german = { settings: { locale: 'de-DE' }, fees: fee('12.5') };
+    expect(saidOf({ ...german, pricePoint: { basis: 'margin of the price', target: '88' } }).sentence).toBe(
+      'no price reaches this target: the margin of the price approaches 87,5 % but never reaches it',
+    );
+    expect(saidOf({ fees: fee('100'), pricePoint: { basis: 'profit', target: '3' } }).sentence).toBe(
+      'no price reaches this: fees and returns take all that a higher price brings',
+    );
+  });
+
+  // Postage of 15.00 pays for the 12.00 that a unit costs, and 3.00 more: at a margin of 90 % of the price, with 15 % taken, a
+  // price of 60.00 leaves 60.00 - 9.00 + 3.00 = 54.00, and any dearer one less of it.
+  it('agrees with the ranges where the postage charged is above the cost', () => {
+    const above = { channel: { postageCharged: '15' }, fees: fee('15') };
+    const up = saidOf({ ...above, pricePoint: { basis: 'margin of the price', target: '90' } });
+    expect([up.code, up.ranges, up.sentence]).toEqual([
+      'any-price-up-to',
+      [[0, 60]],
+      'any price up to 60 reaches this target, so none is suggested',
+    ]);
+    const all = saidOf({ ...above, pricePoint: { basis: 'margin of the price', target: '85' } });
+    expect([all.code, all.ranges]).toEqual(['any-price-reaches-target', [[0, null]]]);
+    expect(all.profitFloor).toBe(0);
+  });
+
+  it('says so where the margin is the same at any price, since nothing has to be covered', () => {
+    const nothing = { channel: { postageCharged: '12' }, fees: fee('15') };
+    const said = saidOf({ ...nothing, pricePoint: { basis: 'margin of the price', target: '90' } });
+    expect([said.code, said.ranges]).toEqual(['margin-is-always', []]);
+  });
+
+  const sales = fc.record({
+    percent: fc.integer({ min: 0, max: 120 }),
+    amount: fc.integer({ min: 0, max: 6 }),
+    upTo: fc.integer({ min: 1, max: 60 }),
+    beyond: fc.integer({ min: 0, max: 120 }),
+    postage: fc.integer({ min: 0, max: 20 }),
+    basis: fc.constantFrom('margin', 'margin of the price', 'profit', 'markup'),
+    target: fc.integer({ min: -20, max: 100 }),
+  });
+
+  it('never says more or less than the ranges beside it', () => {
+    fc.assert(
+      fc.property(sales, ({ percent, amount, upTo, beyond, postage, basis, target }) => {
+        const bands = [
+          { upTo: String(upTo), percent: String(percent), amount: String(amount) },
+          { upTo: null, percent: String(beyond) },
+        ];
+        const { code, suggested, exact, ranges } = saidOf({
+          channel: { postageCharged: String(postage) },
+          fees: [{ takenOf: 'price before tax', bands }],
+          pricePoint: { basis, target: String(target) },
+        });
+        const [first] = ranges;
+        if (first === undefined) expect([code === null, suggested]).toEqual([false, null]);
+        else if (first[0] === 0) expect(code).toBe(first[1] === null ? 'any-price-reaches-target' : 'any-price-up-to');
+        else {
+          expect(suggested).toBe(first[0]);
+          expect(exact).toBeGreaterThan((first[0] as number) - 0.0100001);
+          expect(exact).toBeLessThanOrEqual((first[0] as number) + 1e-9);
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
