@@ -23,7 +23,8 @@ export function AtSetPrice({ pointId, against, unit, currency }: AtSetPriceProps
       <LeadFigure figure={view[against].units} digits={0} unit={`${manyUnits(unit)} a month`} isLarge />
       {view[against].units.amount !== null && (
         <p className="text-soft">
-          <Amount figure={view[against].unitsPerOpenDay} digits={1} /> an open day, with a net revenue of{' '}
+          <Amount figure={view[against].wholeUnitsPerOpenDay} digits={0} /> an open day (
+          <Amount figure={view[against].unitsPerOpenDay} digits={1} /> exactly), with a net revenue of{' '}
           <Amount figure={view[against].revenue} digits={2} /> {currency}; each sale leaves{' '}
           <Amount figure={view.contribution} digits={2} /> {currency}
         </p>

@@ -18,7 +18,12 @@ interface ChangePricesProps {
   readonly onClose: () => void;
 }
 
-const ENDING_WORDS: Readonly<Record<string, string>> = { none: 'none', 'nearest 0.05': 'multiples of 0.05' };
+const ENDING_WORDS: Readonly<Record<string, string>> = {
+  none: 'none',
+  'nearest 0.05': 'multiples of 0.05',
+  'nearest 0.10': 'multiples of 0.10',
+  'nearest 0.25': 'multiples of 0.25',
+};
 
 /** Changes many prices at once: to their targets, by a percentage, to an ending. What becomes of each and of the month is seen first. */
 export function ChangePrices({ products, channels, onClose }: ChangePricesProps) {

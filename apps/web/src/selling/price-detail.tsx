@@ -26,7 +26,12 @@ import { Term } from '../figures/term.js';
 import { Fields } from '../controls/fields.js';
 import { ScreenLink } from '../figures/screen-link.js';
 
-const ENDING_WORDS = { none: 'as worked out', 'nearest 0.05': 'multiples of 0.05' };
+const ENDING_WORDS = {
+  none: 'as worked out',
+  'nearest 0.05': 'multiples of 0.05',
+  'nearest 0.10': 'multiples of 0.10',
+  'nearest 0.25': 'multiples of 0.25',
+};
 
 /** The sides of a price; which one is shown stands in the address. */
 const SIDES = {

@@ -1,4 +1,4 @@
-import type { SaleLine } from '@nuvar/core';
+import type { SaleLeftView, SaleLine } from '@nuvar/core';
 
 /** What the lines of a sale are called. */
 const WORDS: Readonly<Record<string, string>> = {
@@ -24,6 +24,17 @@ const WORDS: Readonly<Record<string, string>> = {
   fixed: 'Fixed costs in it',
   periodFees: 'Channel fees of the month, on average',
   profit: 'Profit',
+};
+
+/** What the figures about returns and fees are called. */
+export const RETURN_WORDS: Readonly<Record<SaleLeftView['returns'][number]['id'], string>> = {
+  returnCost: 'Returns in all, for each unit dispatched',
+  perReturn: 'One return costs',
+  feesKept: 'Fees less those given back',
+  costKept: 'Variable cost less what comes back as new',
+  contributionPerKept: 'Contribution for each unit kept',
+  profitPerKept: 'Profit for each unit kept',
+  feeTax: 'Tax in the fees that is not recovered',
 };
 
 export const lineWords = ({ id, name }: Pick<SaleLine, 'id' | 'name'>): string => name ?? WORDS[id] ?? id;

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { compareDecimalText, type PriceBasis, type StoredRow } from '@nuvar/book';
 import { fixedDigits, minorDigits, type PriceView } from '@nuvar/core';
 import { updateOf } from '../book/operations.js';
@@ -122,6 +123,19 @@ function Answers({ point: { basis }, view: { answers } }: SuggestedPriceProps) {
     <span className="w-full text-base">
       The target is reached {words.join(', and again ')};{' '}
       {others.length > 0 ? 'between them the fees jump' : 'above that the fees jump'}.
+      {others.length > 0 && (
+        <>
+          {' '}
+          Exactly from{' '}
+          {ranges.map(({ exact }, place) => (
+            <Fragment key={exact.key}>
+              {place > 0 && ', and again from '}
+              <Amount figure={exact} digits={4} />
+            </Fragment>
+          ))}
+          .
+        </>
+      )}
     </span>
   );
 }

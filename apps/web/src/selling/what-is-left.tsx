@@ -7,7 +7,7 @@ import { Amount } from '../figures/amount.js';
 import { FigureLine } from '../figures/figure-line.js';
 import { typedText } from '../figures/format.js';
 import { SaleWaterfall } from './sale-waterfall.js';
-import { lineWords } from './sale-words.js';
+import { lineWords, RETURN_WORDS } from './sale-words.js';
 
 const columnWords = (column: SaleColumn, locale: string): string =>
   column === 'unit'
@@ -90,6 +90,9 @@ export function WhatIsLeft({ point }: { readonly point: StoredRow<'pricePoint'> 
             unit={`${currency} an hour`}
             digits={2}
           />
+          {view.returns.map(({ id, figure }) => (
+            <FigureLine key={id} label={RETURN_WORDS[id]} figure={figure} unit={currency} digits={2} />
+          ))}
           <FigureLine
             label="Advertising at which nothing is left"
             figure={thresholds.advertisingBreakEven}

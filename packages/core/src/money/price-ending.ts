@@ -3,10 +3,15 @@ import { compared, type Decimal, decimal, ONE, roundToStep, subtracted } from '.
 
 /** What prices of an ending have in common: each is a multiple of the step, moved by the offset. */
 function gridOf(ending: Exclude<PriceEnding, 'none'>): { readonly step: Decimal; readonly offset: Decimal } {
-  return ending === 'nearest 0.05'
-    ? { step: decimal('0.05'), offset: decimal(0) }
-    : { step: ONE, offset: decimal(`0${ending}`) };
+  const multiple = multipleOf(ending);
+  return multiple === null
+    ? { step: ONE, offset: decimal(`0${ending}`) }
+    : { step: decimal(multiple), offset: decimal(0) };
 }
+
+/** Of what an ending makes a price a multiple, such as "0.25"; null for one that names the last digits. */
+export const multipleOf = (ending: PriceEnding): string | null =>
+  ending.startsWith('nearest ') ? ending.slice('nearest '.length) : null;
 
 /** True where prices with that ending can be paid in a currency whose smallest amount this is: there is no .99 in JPY. */
 export function hasEnding(ending: PriceEnding, minorUnit: Decimal): boolean {
@@ -17,7 +22,7 @@ export function hasEnding(ending: PriceEnding, minorUnit: Decimal): boolean {
 
 /**
  * Brings a price as the customer sees it to an ending: ".99" makes 18.20 into 18.99 (up), 17.99 (down) or 17.99
- * (nearest; a tie goes up). "nearest 0.05" keeps to multiples of 0.05. Begins at the exact price: 8.481 is nearer to
+ * (nearest; a tie goes up). "nearest 0.05" keeps to multiples of 0.05, and so on. Begins at the exact price: 8.481 is nearer to
  * 7.99 than to 8.99. Never below the smallest price with that ending: 0.40 down to .99 stays 0.99. An ending that the
  * currency lacks, whose smallest amount is `minorUnit`, counts as none, and the price comes back as it is.
  * Common practice of pricing; no source.

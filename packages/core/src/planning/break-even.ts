@@ -16,6 +16,7 @@ export interface BreakEven {
   readonly exactUnits: Figure;
   readonly units: Figure;
   readonly unitsPerOpenDay: Figure;
+  readonly wholeUnitsPerOpenDay: Figure;
   readonly exactRevenue: Figure;
   readonly revenue: Figure;
 }
@@ -25,6 +26,7 @@ const MEANINGS = {
   exactUnits: 'Units a month at which the sales just cover the fixed cost, not rounded.',
   units: 'Whole units to be sold in a month before you make a profit (break-even).',
   unitsPerOpenDay: 'Break-even units spread over the open days of a month.',
+  wholeUnitsPerOpenDay: 'Whole units to be sold on each open day before you make a profit.',
   exactRevenue: 'Net revenue at the exact break-even.',
   revenue: 'Net revenue at the whole break-even units.',
 };
@@ -120,11 +122,13 @@ function breakEven(sheet: Sheet, candidateId: string, fixedCost: Figure): BreakE
 function atUnits(sheet: Sheet, candidateId: string, fixedCost: Figure, exactUnits: Figure): BreakEven {
   const sale = sheet.read(candidateSale, candidateId);
   const units = rounded('Break-even units', exactUnits, ONE, 'up');
+  const perDay = quotient('Break-even units per open day', exactUnits, sheet.read(openDays, WHOLE_BOOK).perMonth);
   return {
     fixedCost,
     exactUnits,
     units,
-    unitsPerOpenDay: quotient('Break-even units per open day', exactUnits, sheet.read(openDays, WHOLE_BOOK).perMonth),
+    unitsPerOpenDay: perDay,
+    wholeUnitsPerOpenDay: rounded('Whole units per open day', perDay, ONE, 'up'),
     exactRevenue: multiplied('Revenue at break-even, exact', exactUnits, sale.netRevenue),
     revenue: multiplied('Revenue at break-even', units, sale.netRevenue),
   };

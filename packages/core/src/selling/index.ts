@@ -7,7 +7,7 @@ import { bundle } from './bundle.js';
 import { channelComparison } from './channel-comparison.js';
 import { landedSale } from './landed-sale.js';
 import { netRealisable } from './net-realisable.js';
-import { priceLimits } from './price-limits.js';
+import { exactPriceOnStretch, priceLimits } from './price-limits.js';
 import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
@@ -17,6 +17,7 @@ import { perBottleneck } from './per-bottleneck.js';
 import { discountStep } from './discount-step.js';
 import { dearerOrder } from './dearer-order.js';
 import { orderThresholds } from './order-thresholds.js';
+import { returnsInAll } from './returns-in-all.js';
 import { saleFee, saleLines } from './sale-lines.js';
 import { setPrice } from './set-price.js';
 import { chainBack, chainPrice } from './chain-price.js';
@@ -31,7 +32,7 @@ export { fulfillerOf } from './sale-terms.js';
 export { isOfPeriod, periodFees, periodRules } from './fees/period-fees.js';
 export { landedSale } from './landed-sale.js';
 export { netRealisable } from './net-realisable.js';
-export { priceLimits } from './price-limits.js';
+export { exactPriceOnStretch, priceLimits } from './price-limits.js';
 export { targetAnswers } from './target-answers.js';
 export { contributionAt, listedPriceForTarget, reachesTarget } from './without-working.js';
 export { pricePoint } from './price-point.js';
@@ -65,6 +66,7 @@ export { channelComparison } from './channel-comparison.js';
 export { discountStep } from './discount-step.js';
 export { dearerOrder } from './dearer-order.js';
 export { orderThresholds } from './order-thresholds.js';
+export { returnsInAll, type ReturnsInAll } from './returns-in-all.js';
 export { saleFee, saleLines, type SaleLines } from './sale-lines.js';
 export { setPrice } from './set-price.js';
 export { chainBack, chainPrice } from './chain-price.js';
@@ -78,6 +80,7 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   pricePoint,
   priceRatios,
   priceLimits,
+  exactPriceOnStretch,
   salesPerMonth,
   landedSale,
   netRealisable,
@@ -87,6 +90,7 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   periodFees,
   plannedInChannel,
   saleLines,
+  returnsInAll,
   saleFee,
   discountStep,
   dearerOrder,

@@ -10,6 +10,7 @@ import {
   lowestAsked,
   type PriceRange,
   pricesThatLeave,
+  type Range,
   type Wanted,
 } from './fees/reached.js';
 import type { SaleTerms } from './sale-terms.js';
@@ -29,16 +30,27 @@ export function listedFrom({
 }
 
 /** All list prices in whole minor units that reach a target. */
-export function listedRanges(
+export const listedRanges = (
   target: PlainTarget,
   terms: SaleTerms,
   curve: FeeCurve,
   currency: string,
-): readonly PriceRange[] {
-  const [listed, wanted] = [listedFrom(terms), wantedFor(target, terms)];
-  if (listed === null || wanted === null) return [];
+): readonly PriceRange[] => reachingRanges(target, terms, curve, currency).map(({ listed }) => listed);
+
+/** The ranges of prices before tax that reach a target and hold a list price in whole minor units, with those list prices. */
+export function reachingRanges(
+  target: PlainTarget,
+  terms: SaleTerms,
+  curve: FeeCurve,
+  currency: string,
+): { readonly range: Range; readonly listed: PriceRange }[] {
+  const [asked, wanted] = [listedFrom(terms), wantedFor(target, terms)];
+  if (asked === null || wanted === null) return [];
   const step = minorUnit(currency);
-  return pricesThatLeave(curve, wanted).flatMap((range) => askedWithin(range, listed, step) ?? []);
+  return pricesThatLeave(curve, wanted).flatMap((range) => {
+    const listed = askedWithin(range, asked, step);
+    return listed === null ? [] : [{ range, listed }];
+  });
 }
 
 /** What a price is to leave, in plain amounts: of a whole board nobody asks for the working. */

@@ -13,7 +13,7 @@ import {
   sum,
   wholeOf,
 } from '../figure/index.js';
-import { hasEnding, minorUnit } from '../money/index.js';
+import { hasEnding, minorUnit, multipleOf } from '../money/index.js';
 import { compared, type Decimal, isPositive, ONE, roundToStep, ZERO } from '../number/index.js';
 import { PERCENT } from '../quantity/index.js';
 import { feeLine, type FeeLine, sumOfLines } from './fees/fee-amount.js';
@@ -22,7 +22,7 @@ import type { FeeTerms } from './fees/fee-terms.js';
 import type { Asked, PriceRange, Range } from './fees/reached.js';
 import { endedPrice } from './ended-price.js';
 import { sellingGap } from './gaps.js';
-import { listedRanges, lowestAskedFor, type PlainTarget } from './plain-target.js';
+import { listedRanges, lowestAskedFor, type PlainTarget, reachingRanges } from './plain-target.js';
 import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
 import { outOfReach, reachedFromZero } from './target-gaps.js';
 
@@ -33,6 +33,8 @@ export interface ReachedPrice {
   readonly listed: Decimal | null;
   /** All list prices in whole minor units that leave it: several ranges where fees jump. */
   readonly ranges: () => readonly PriceRange[];
+  /** The exact price at which each of these ranges begins. */
+  readonly exacts: () => readonly Figure[];
   /** Where every price from zero on leaves it, up to which one; null where the lowest is above zero. */
   readonly fromZero: { readonly upTo: Decimal | null } | null;
 }
@@ -96,6 +98,7 @@ export function priceForTarget(
     exact: missing({ name: exact.name, subject, unit: exact.unit }, gap, [exact]),
     listed: null,
     ranges: () => [],
+    exacts: () => [],
     fromZero: null,
   });
   // A price that part of the cost is still missing from would be too low.
@@ -134,15 +137,33 @@ function reachedPrice(needed: Needed, terms: SaleTerms, currency: string): Reach
   const curve = terms.curve();
   const asked = curve === null ? null : lowestFor(needed, terms, curve, currency);
   if (asked === null)
-    return { exact: withoutAnswer(needed, terms, curve), listed: null, ranges: () => [], fromZero: null };
+    return {
+      exact: withoutAnswer(needed, terms, curve),
+      listed: null,
+      ranges: () => [],
+      exacts: () => [],
+      fromZero: null,
+    };
   const { listed, range } = asked;
   const ranges = () => rangesFor(needed, terms, curve as FeeCurve, currency);
-  if (range.isAbove) return { exact: aboveLimit(needed, terms, asked), listed, ranges, fromZero: null };
-  if (range.from.isZero()) {
-    const upTo = ranges()[0]?.upTo ?? null;
-    return { exact: fromNothing(needed, terms), listed, ranges, fromZero: { upTo } };
-  }
-  return { exact: priceOnStretch(needed, terms, withinStretch(range)), listed, ranges, fromZero: null };
+  const exacts = () => beginnings(needed, terms, curve as FeeCurve, currency);
+  const fromZero = range.from.isZero() && !range.isAbove ? { upTo: ranges()[0]?.upTo ?? null } : null;
+  return { exact: beginningOf(needed, terms, range), listed, ranges, exacts, fromZero };
+}
+
+/** The exact list price at which a range begins: just above a limit, at nothing, or solved on its stretch of the fees. */
+function beginningOf(needed: Needed, terms: SaleTerms, range: Range): Figure {
+  if (range.isAbove) return aboveLimit(needed, terms, range);
+  if (range.from.isZero()) return fromNothing(needed, terms);
+  return priceOnStretch(needed, terms, withinStretch(range));
+}
+
+/** The exact list prices at which the ranges begin that hold a whole minor unit. */
+function beginnings(needed: Needed, terms: SaleTerms, curve: FeeCurve, currency: string): readonly Figure[] {
+  const target = plainTargetOf(needed);
+  return target === null
+    ? []
+    : reachingRanges(target, terms, curve, currency).map(({ range }) => beginningOf(needed, terms, range));
 }
 
 /** The lowest price where a price before tax of zero leaves enough: nothing, and the coupon that comes off it. */
@@ -286,7 +307,7 @@ const isListed = ({ taxInside, keptAfterDiscount, coupon }: SaleTerms) =>
   !taxInside && keptAfterDiscount === null && coupon === null;
 
 /** Where the fees fall above a price, that price: the first one above it will do. */
-function aboveLimit({ called, toCover }: Needed, terms: SaleTerms, { range }: Asked): Figure {
+function aboveLimit({ called, toCover }: Needed, terms: SaleTerms, range: Range): Figure {
   const { unit } = toCover[0] as Figure;
   const limit = constant('Price at which the fees fall', range.from.toFixed(), unit, 'the limit of a band');
   const beforeTax = choice(
@@ -327,7 +348,8 @@ export function suggestedPrice(
   const called = { name: 'Suggested price', subject };
   const minor = minorUnit(currency);
   if (ending === 'none' || !hasEnding(ending, minor)) return inMinorUnits(called, reached, currency);
-  const note = ending === 'nearest 0.05' ? `to a multiple of 0.05, ${direction}` : `to end in ${ending}, ${direction}`;
+  const multiple = multipleOf(ending);
+  const note = multiple === null ? `to end in ${ending}, ${direction}` : `to a multiple of ${multiple}, ${direction}`;
   if (!isWhole(reached.exact)) return shaped(called, reached.exact, (amount) => amount, note);
   const ended = endedPrice(reached.exact.amount, reached.ranges(), ending, direction, minor);
   if (ended !== null) return shaped(called, reached.exact, () => ended, note);

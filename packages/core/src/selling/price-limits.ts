@@ -40,11 +40,7 @@ export const priceLimits: Calculation<PriceLimits> = {
   work(sheet, pricePointId) {
     const { sold, price } = sheet.read(setPrice, pricePointId);
     if (sold === null) return noLimits(price);
-    const { dispatched, whole } = costsToCover(
-      unitCostOf(sheet, sold.product.id, sold.point.channelId),
-      sold.terms,
-      sold.product.name,
-    );
+    const { dispatched, whole } = costsOf(sheet, sold);
     const currency = bookCurrency(sheet);
     const floor = (cost: Figure, name: string) => floorPrice(cost, sold.terms, currency, sold.product.name, name);
     const reached = targetPrice(sheet, sold, whole, currency);
@@ -62,6 +58,22 @@ export const priceLimits: Calculation<PriceLimits> = {
       contributionFloorDiscounted: discounted(contributionFloor),
       profitFloorDiscounted: discounted(profitFloor),
     };
+  },
+};
+
+const costsOf = (sheet: Sheet, { product, point, terms }: NonNullable<SetPrice['sold']>) =>
+  costsToCover(unitCostOf(sheet, product.id, point.channelId), terms, product.name);
+
+/** The exact price at which one of the ranges begins that reach the target; the id is "point@place of the range". */
+export const exactPriceOnStretch: Calculation<{ exact: Figure }> = {
+  name: 'exactPriceOnStretch',
+  meanings: { exact: 'The exact list price from which on the target is reached on this stretch of the fees.' },
+  work(sheet, id) {
+    const [pointId = '', place = '0'] = id.split('@');
+    const { sold, price } = sheet.read(setPrice, pointId);
+    if (sold === null) return { exact: price };
+    const reached = targetPrice(sheet, sold, costsOf(sheet, sold).whole, bookCurrency(sheet));
+    return { exact: reached.exacts()[Number(place)] ?? reached.exact };
   },
 };
 
@@ -106,6 +118,7 @@ function targetPrice(sheet: Sheet, sold: NonNullable<SetPrice['sold']>, cost: Fi
       ),
       listed: null,
       ranges: () => [],
+      exacts: () => [],
       fromZero: null,
     };
   return priceForTarget(targetOf(sheet, point, product, point.basis), terms, cost, subject, currency);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gapSentence } from '../figure/index.js';
-import { evaluated, workshop, type WorkshopFields } from '../testing/evaluated.js';
+import { amount, evaluated, workshop, type WorkshopFields } from '../testing/evaluated.js';
 import { priceLimits, targetAnswers } from './index.js';
 
 /** What is said of a target, and the ranges beside it. A unit of the workshop costs 7.00, and 12.00 in full. */
@@ -23,6 +23,27 @@ function saidOf(fields: WorkshopFields) {
 }
 
 const fee = (percent: string) => [{ percent, takenOf: 'price before tax' }];
+
+describe('the exact prices of a target', () => {
+  // Fee 6 % up to 30.00 and 14 % above; 12.00 in full, and a profit of 16.00: 28.00 / 94 % and 28.00 / 86 %.
+  it('are told for every stretch of the fees on which it is reached', () => {
+    const bands = [
+      { upTo: '30', percent: '6' },
+      { upTo: null, percent: '14' },
+    ];
+    const { rows, point } = workshop({
+      fees: [{ takenOf: 'price before tax', bands }],
+      pricePoint: { basis: 'profit', target: '16' },
+    });
+    const evaluation = evaluated(rows);
+    const exact = (place: number) => Number(amount(evaluation, `exactPriceOnStretch/${point}@${place}/exact`));
+    expect([exact(0), exact(1)]).toEqual([28 / 0.94, 28 / 0.86].map((each) => expect.closeTo(each, 9)));
+    expect(targetAnswers(evaluation.sheet, point)?.ranges.map(({ from }) => from.toFixed())).toEqual([
+      '29.79',
+      '32.56',
+    ]);
+  });
+});
 
 describe('what is said where no price is suggested', () => {
   it('names the margin that was asked for, in the numbers of the book', () => {

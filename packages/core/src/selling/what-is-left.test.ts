@@ -127,7 +127,7 @@ describe('all prices that reach a target', () => {
 
   // 8 % up to 10.00 and 15 % of the whole above; cost 6.50. A profit of 2.50 is left from 9.79 to 10.00, and again from 10.59 on.
   it('are said as ranges where the fees jump between them', () => {
-    expect(answersFor(JUMP, { target: '2.50' })?.ranges).toEqual([
+    expect(answersFor(JUMP, { target: '2.50' })?.ranges).toMatchObject([
       { from: '9.79', upTo: '10' },
       { from: '10.59', upTo: null },
     ]);

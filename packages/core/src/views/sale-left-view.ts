@@ -1,14 +1,17 @@
+import type { Figure } from '../figure/index.js';
 import { decimal } from '../number/index.js';
 import {
   dearerOrder,
   orderThresholds,
   perBottleneck,
+  returnsInAll,
+  type ReturnsInAll,
   saleFee,
   saleLines,
   type SaleLines,
   setPrice,
 } from '../selling/index.js';
-import type { Evaluation } from '../sheet/index.js';
+import type { Calculation, Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 
 /** Of what a sale is looked at: a unit, an order of so many units ("order-24"), the planned month. */
@@ -44,6 +47,8 @@ export interface SaleLeftView {
   readonly thresholds: Readonly<Record<(typeof THRESHOLDS)[number], FigureView>> & {
     readonly smallestForMargin: FigureView | null;
   };
+  /** What returns and taxes on fees make of a unit; those that there are. */
+  readonly returns: readonly { readonly id: keyof ReturnsInAll; readonly figure: FigureView }[];
   /** Contribution for each paid hour, the owner's own time left out. */
   readonly perPaidHour: FigureView;
 }
@@ -83,6 +88,16 @@ const THRESHOLDS = [
   'smallestWithTax',
   'smallestCharged',
   'advertisingBreakEven',
+] as const;
+
+const RETURNS = [
+  'returnCost',
+  'perReturn',
+  'feesKept',
+  'costKept',
+  'contributionPerKept',
+  'profitPerKept',
+  'feeTax',
 ] as const;
 
 /** A unit, orders of one to three, orders of each quantity with a price of its own, and the month. */
@@ -129,6 +144,16 @@ export function saleLeftView(evaluation: Evaluation, pointId: string): SaleLeftV
         evaluation.read(orderThresholds, pointId).smallestForMargin &&
         shown(evaluation, orderThresholds, pointId, 'smallestForMargin'),
     },
+    returns: RETURNS.flatMap((id) =>
+      evaluation.read(returnsInAll, pointId)[id] === null
+        ? []
+        : [
+            {
+              id,
+              figure: shown(evaluation, returnsInAll as Calculation<Record<keyof ReturnsInAll, Figure>>, pointId, id),
+            },
+          ],
+    ),
     perPaidHour: shown(evaluation, perBottleneck, `${pointId}@paid`, 'contribution'),
   };
 }

@@ -8,7 +8,15 @@ import {
   candidateSale,
 } from '../planning/index.js';
 import { labourHours, productCost } from '../production/index.js';
-import { priceLimits, pricePoint, priceRatios, salesPerMonth, setPrice, targetAnswers } from '../selling/index.js';
+import {
+  exactPriceOnStretch,
+  priceLimits,
+  pricePoint,
+  priceRatios,
+  salesPerMonth,
+  setPrice,
+  targetAnswers,
+} from '../selling/index.js';
 import type { Calculation, Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 import { stripView, type StripView } from './strip-view.js';
@@ -41,7 +49,7 @@ export interface PriceView extends Readonly<Record<PriceFigure, FigureView>> {
 
 /** All list prices that reach a target, as decimals, and the best that can be reached where none does. */
 export interface TargetAnswersView {
-  readonly ranges: readonly { readonly from: string; readonly upTo: string | null }[];
+  readonly ranges: readonly { readonly from: string; readonly upTo: string | null; readonly exact: FigureView }[];
   readonly best: { readonly price: string; readonly result: string } | null;
 }
 
@@ -59,12 +67,16 @@ export function priceView(evaluation: Evaluation, pricePointId: string): PriceVi
   };
 }
 
-function answersView({ sheet }: Evaluation, pricePointId: string): TargetAnswersView | null {
-  const answers = targetAnswers(sheet, pricePointId);
+function answersView(evaluation: Evaluation, pricePointId: string): TargetAnswersView | null {
+  const answers = targetAnswers(evaluation.sheet, pricePointId);
   if (answers === null) return null;
   const { ranges, best } = answers;
   return {
-    ranges: ranges.map(({ from, upTo }) => ({ from: from.toFixed(), upTo: upTo?.toFixed() ?? null })),
+    ranges: ranges.map(({ from, upTo }, place) => ({
+      from: from.toFixed(),
+      upTo: upTo?.toFixed() ?? null,
+      exact: shown(evaluation, exactPriceOnStretch, `${pricePointId}@${place}`, 'exact'),
+    })),
     best: best && { price: best.price.toFixed(), result: best.result.toFixed() },
   };
 }
@@ -85,7 +97,15 @@ export function productView(evaluation: Evaluation, productId: string): ProductV
   };
 }
 
-const BREAK_EVEN_FIGURES = ['fixedCost', 'exactUnits', 'units', 'unitsPerOpenDay', 'exactRevenue', 'revenue'] as const;
+const BREAK_EVEN_FIGURES = [
+  'fixedCost',
+  'exactUnits',
+  'units',
+  'unitsPerOpenDay',
+  'wholeUnitsPerOpenDay',
+  'exactRevenue',
+  'revenue',
+] as const;
 type BreakEvenFigures = Readonly<Record<(typeof BREAK_EVEN_FIGURES)[number], FigureView>>;
 
 export interface CandidateView {
