@@ -15,7 +15,17 @@ export const PRICE_BASES = [
 ] as const;
 export type PriceBasis = (typeof PRICE_BASES)[number];
 
-export const PRICE_ENDINGS = ['none', '.99', '.95', '.90', '.50', '.00', 'nearest 0.05', 'nearest 0.10', 'nearest 0.25'] as const;
+export const PRICE_ENDINGS = [
+  'none',
+  '.99',
+  '.95',
+  '.90',
+  '.50',
+  '.00',
+  'nearest 0.05',
+  'nearest 0.10',
+  'nearest 0.25',
+] as const;
 export type PriceEnding = (typeof PRICE_ENDINGS)[number];
 
 export const ENDING_DIRECTIONS = ['up', 'down', 'nearest'] as const;

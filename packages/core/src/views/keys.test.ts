@@ -45,6 +45,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   stockRow: 'material',
   stockPeriod: null,
   receiptToPost: null,
+  lateCharge: null,
   shipmentLine: 'shipmentLine',
   shipmentCharge: 'shipmentCharge',
   landedPrices: 'shipment',

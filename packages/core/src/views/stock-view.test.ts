@@ -9,7 +9,7 @@ import type { Evaluation } from '../sheet/index.js';
 import { DAY, rowsOf } from '../testing/evaluated.js';
 import { looseEndsView } from './loose-ends-view.js';
 import { orderView } from './order-view.js';
-import { receiptToPostView, receivedView, stockPeriodView, stockRowView } from './stock-view.js';
+import { lateChargeView, receiptToPostView, receivedView, stockPeriodView, stockRowView } from './stock-view.js';
 
 type Made = Record<string, string>;
 
@@ -293,6 +293,34 @@ describe('a shipment that is received in parts', () => {
     const [line] = receivedView(evaluation, made.shipmentId ?? '');
     expect([line?.left, line?.receipts.map(({ lateCharge }) => lateCharge)]).toEqual([null, ['7']]);
     expectOpen(evaluation, line);
+  });
+
+  // Invented, recomputed by hand: 40 kg at 9.00 each, 7 kg at 31.00 received, 42 used, then 7.00 more for the receipt. First in,
+  // first out: 5 of the 7 are left, 5.00 of the charge. Moving average: 47 kg cost 7.00 more, of which 5 / 47 stay.
+  it.each([
+    ['first in, first out', 5, 2],
+    ['moving average', (7 * 5) / 47, 7 - (7 * 5) / 47],
+    ['standard', 0, 7],
+  ])('shows how a late charge would be split before it is posted: %s', (stockMethod, toStock, toCostOfSales) => {
+    const settings = { stockMethod };
+    const { evaluation, made } = stocked(
+      (book, id) => {
+        const lot = ordered(book, id, '17');
+        moved(book, id, '2026-09-01', 'receipt', '40', '360');
+        const of = { lineId: lot.lineId, ofLine: '7', unit: 'kg', materialId: id, date: '2026-10-02', type: 'receipt' };
+        const receipt = book.add('stockMovement', { ...of, quantity: '7', cost: '31' });
+        moved(book, id, '2026-10-20', 'issue', '42');
+        return { ...lot, receipt };
+      },
+      undefined,
+      settings,
+    );
+    const split = lateChargeView(evaluation, `${made.receipt}@2026-11-25@0001-01-01`);
+    expect(Number(split.charge.amount)).toBe(7);
+    expect(Number(split.toStock.amount)).toBeCloseTo(toStock, 9);
+    expect(Number(split.toCostOfSales.amount)).toBeCloseTo(toCostOfSales, 9);
+    expect(split.stillInStock.amount).toBe('5');
+    expectOpen(evaluation, split);
   });
 
   it('is not posted while its landed cost lacks something', () => {

@@ -4,6 +4,7 @@ import {
   linesOf,
   PERIOD_METHODS,
   type PeriodMethod,
+  lateChargeSplit,
   receiptDue,
   receiptToPost,
   receivedLine,
@@ -122,6 +123,10 @@ function methodView(evaluation: Evaluation, id: string, method: PeriodMethod, of
     revaluation: of.revaluation && figure('revaluation'),
   };
 }
+
+/** How a late charge would be split if it were posted: "movement@day@begun". */
+export const lateChargeView = (evaluation: Evaluation, id: string) =>
+  shownAll(evaluation, lateChargeSplit, id, ['charge', 'toStock', 'toCostOfSales', 'stillInStock']);
 
 /** How much of a line was received, and what of its cost is not posted yet. */
 export interface ReceivedLineView extends Readonly<

@@ -51,7 +51,14 @@ import { landedPricesView } from './landed-prices-view.js';
 import { shipmentPostingView } from './shipment-posting-view.js';
 import { shipmentChargeView, shipmentLineView, shipmentView } from './shipment-view.js';
 import { shipmentRulesView } from './shipment-rules-view.js';
-import { receiptToPostView, receivedView, stockPeriodView, stockRowView, stockTotalView } from './stock-view.js';
+import {
+  lateChargeView,
+  receiptToPostView,
+  receivedView,
+  stockPeriodView,
+  stockRowView,
+  stockTotalView,
+} from './stock-view.js';
 import { usesView } from './uses-view.js';
 import { volumesView } from './volumes-view.js';
 import { leversOf } from './levers-view.js';
@@ -104,6 +111,7 @@ export const VIEWS = {
   stockPeriod: (evaluation: Evaluation, id: string) => stockPeriodView(evaluation, id),
   received: (evaluation: Evaluation, id: string) => receivedView(evaluation, id),
   receiptToPost: (evaluation: Evaluation, id: string) => receiptToPostView(evaluation, id),
+  lateCharge: (evaluation: Evaluation, id: string) => lateChargeView(evaluation, id),
   shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),

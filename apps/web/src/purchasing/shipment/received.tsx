@@ -1,5 +1,5 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
-import type { ReceiptToPostView, ReceivedLineView } from '@nuvar/core';
+import type { ReceiptToPostView } from '@nuvar/core';
 import { useState } from 'react';
 import { createOf, updateOf } from '../../book/operations.js';
 import { model } from '../../book/model.js';
@@ -18,6 +18,8 @@ import { ScreenLink } from '../../figures/screen-link.js';
 import { noticed } from '../../state/notices-slice.js';
 import { useAppDispatch } from '../../state/store.js';
 import { today } from '../../state/today.js';
+import { type PartsProps, ofLine } from './received-parts.js';
+import { LateCharges } from './late-charges.js';
 import { materialName } from './line-grid.js';
 import { postingOperations } from './posting-operations.js';
 
@@ -52,13 +54,6 @@ export function Received({ shipment }: { readonly shipment: Shipment }) {
     </>
   );
 }
-
-interface PartsProps {
-  readonly lines: readonly Line[];
-  readonly received: readonly ReceivedLineView[];
-}
-
-const ofLine = (received: readonly ReceivedLineView[], { id }: Line) => received.find(({ lineId }) => lineId === id);
 
 function ReceiptForm({ shipment, lines, received }: PartsProps & { readonly shipment: Shipment }) {
   const [date, setDate] = useState(today() < shipment.date ? shipment.date : today());
@@ -278,56 +273,6 @@ function ReceivedTable({ lines, received }: PartsProps) {
           </tbody>
         </table>
       </div>
-    </section>
-  );
-}
-
-/** Bills that came after the goods: each receipt is brought up to its landed cost of today by an entry of its own. */
-function LateCharges({ lines, received }: PartsProps) {
-  const { locale } = useSettings();
-  const edit = useEdit();
-  const mayEdit = useMayEdit();
-  const dispatch = useAppDispatch();
-  const late = lines.flatMap((line) =>
-    (ofLine(received, line)?.receipts ?? [])
-      .filter(({ lateCharge }) => lateCharge !== null)
-      .map((receipt) => ({ line, receipt })),
-  );
-  if (late.length === 0 || !mayEdit) return null;
-  const post = () => {
-    const operations = late.flatMap(({ line, receipt }): Operation[] => {
-      const material = model.rows.row('material', line.materialId);
-      if (material === undefined || receipt.lateCharge === null) return [];
-      const date = today() < receipt.date ? receipt.date : today();
-      return [
-        createOf('stockMovement', newId(), {
-          ...{ materialId: line.materialId, date, unit: material.baseUnit, lineId: line.id },
-          ...{ type: 'late charge', cost: receipt.lateCharge, ofMovementId: receipt.movementId },
-          remark: 'bills after receipt',
-        }),
-      ];
-    });
-    const [problem] = edit(operations);
-    const done = 'Posted: what is left goes to stock, what was used since to cost of sales. The ledger shows both.';
-    dispatch(noticed(problem === undefined ? { sentence: done } : { sentence: problem.sentence, tone: 'problem' }));
-  };
-  return (
-    <section aria-label="Late charges" className="mt-4">
-      <DetailHeading>Bills after receipt</DetailHeading>
-      <ul className="mt-1.5">
-        {late.map(({ line, receipt }) => (
-          <li key={receipt.movementId}>
-            {materialName(line.materialId)}, received {dayText(receipt.date, locale)}: posted at{' '}
-            <Amount figure={receipt.posted} digits={2} />, <Amount figure={receipt.notPosted} digits={2} withUnit /> not
-            posted yet
-          </li>
-        ))}
-      </ul>
-      <p className="mt-2">
-        <button type="button" className="btn" onClick={post}>
-          Post as late charges
-        </button>
-      </p>
     </section>
   );
 }

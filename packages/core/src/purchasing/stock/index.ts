@@ -1,10 +1,12 @@
 import type { Calculation } from '../../sheet/index.js';
+import { lateChargeSplit } from './late-charge.js';
 import { receiptDue, receiptToPost, receivedLine } from './receipts.js';
 import { stockOnHand, stockTotal } from './stock-on-hand.js';
 import { stockEntry, stockMethod, stockPeriod } from './stock-period.js';
 
 export { movementsOf, type Movement } from './movement.js';
 export { firstBelowZero, positionsByDay, type KeptPosition, type PositionOfDay } from './position.js';
+export { lateChargeSplit } from './late-charge.js';
 export { receiptDue, receiptToPost, receivedLine } from './receipts.js';
 
 export { stockedMaterials, stockOnHand, stockTotal } from './stock-on-hand.js';
@@ -22,4 +24,5 @@ export const STOCK_CALCULATIONS: readonly Calculation<unknown>[] = [
   receivedLine,
   receiptDue,
   receiptToPost,
+  lateChargeSplit,
 ];
