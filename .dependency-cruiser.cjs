@@ -12,6 +12,7 @@ const ROOMS = {
     'sheet',
     'purchasing',
     'production',
+    'price',
     'overhead',
     'costing',
     'selling',

@@ -24,7 +24,7 @@ import { chainBack, chainPrice } from './chain-price.js';
 import { targetCost } from './target-cost.js';
 import { channelUnitCost, unitBehaviour } from './unit-cost.js';
 
-export { SELLING_GAPS, sellingGap } from './gaps.js';
+export { SELLING_GAPS } from './gaps.js';
 export { channelTake, feeAtPrice } from './fees/channel-take.js';
 export { isOfFulfilment } from './fees/fee-terms.js';
 export { isInForce } from './fees/fee-rule-in-force.js';
