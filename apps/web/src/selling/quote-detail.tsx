@@ -85,6 +85,13 @@ function Page({ quote, options, views }: PageProps) {
         />
         <RowField kind="quote" id={id} field="contingencyPercent" label="Contingency" suffix="% of cost" />
       </Fields>
+      {quote.state !== 'draft' && (
+        <p className="text-soft">
+          {options.every(({ sentPrice }) => sentPrice !== null)
+            ? 'Prices and costs stay as they were sent. Set the quote back to draft to change it.'
+            : 'Nothing was kept when this quote was sent, so its prices follow its costs. Set it back to draft and send it again to keep them.'}
+        </p>
+      )}
       <div className="grid gap-x-7 desk:grid-cols-3">
         <RowText kind="quote" id={id} field="customer" placeholder="Name and address" />
         <RowText kind="quote" id={id} field="opening" placeholder="Thank you for your enquiry" />

@@ -41,9 +41,6 @@ export function QuoteState({ quote, views }: QuoteStateProps) {
           </option>
         ))}
       </select>
-      {quote.state !== 'draft' && (
-        <span className="text-soft">stays as it was sent; set it back to draft to change it</span>
-      )}
       {refusal !== null && (
         <span role="alert" className="text-error">
           {refusal}

@@ -2,6 +2,7 @@ import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
+import type { Column } from '../controls/grid-model.js';
 import { NamedList } from '../controls/named-list.js';
 import { today } from '../state/today.js';
 import { QuoteDetail } from './quote-detail.js';
@@ -15,9 +16,9 @@ export function QuotesScreen() {
   const quotes = useAll('quote');
   const { locale } = useSettings();
   const columns = useMemo(
-    () => [
+    (): Column<Quote, Partial<Quote>>[] => [
       fieldColumn<Quote>('quote', 'name', locale, { placeholder: 'Set of forty plates' }),
-      fieldColumn<Quote>('quote', 'state', locale),
+      { id: 'state', header: 'State', type: 'shown', text: ({ state }) => state, cell: ({ state }) => state },
       fieldColumn<Quote>('quote', 'validUntil', locale),
     ],
     [locale],

@@ -10,7 +10,7 @@ export function addQuote(book: BookBuilder, materials: Ids, grades: Ids, machine
       'Thank you for your enquiry. We are glad to offer plates made for your tables, in the glaze of your choice.',
     closing: 'Half is due with the order, the rest on delivery. Making takes six weeks.',
   });
-  const option = (position: number, name: string, note: string, clay: string, minutes: string) => {
+  const option = (position: number, name: string, note: string, clay: string, minutes: string, sent: object) => {
     const productId = book.add('product', {
       ...{ name, note, quoted: true, batchSize: '80', yieldPercent: '88' },
     });
@@ -40,8 +40,21 @@ export function addQuote(book: BookBuilder, materials: Ids, grades: Ids, machine
       amount: '2',
       runId: at(machines, 'glaze'),
     });
-    book.add('quoteOption', { quoteId, productId, position, units: '80', learningPercent: '92' });
+    book.add('quoteOption', {
+      ...{ quoteId, productId, position, units: '80', learningPercent: '92' },
+      ...{ sentName: name, sentNote: note, sentUnit: 'each', sentTaxPercent: '20', ...sent },
+    });
   };
-  option(0, 'Dinner plate, speckled', '26 cm, speckled clay, white slip', 'Speckled stoneware clay', '9');
-  option(1, 'Dinner plate, porcelain', '26 cm, porcelain, white slip', 'Porcelain body', '12');
+  option(0, 'Dinner plate, speckled', '26 cm, speckled clay, white slip', 'Speckled stoneware clay', '9', {
+    sentPrice: '1150.01',
+    sentCost: '711.905469141613',
+    sentContingency: '35.595273457081',
+    sentVariableCost: '517.723707891175',
+  });
+  option(1, 'Dinner plate, porcelain', '26 cm, porcelain, white slip', 'Porcelain body', '12', {
+    sentPrice: '1417.04',
+    sentCost: '877.211595145607',
+    sentContingency: '43.86057975728',
+    sentVariableCost: '638.64543132364',
+  });
 }

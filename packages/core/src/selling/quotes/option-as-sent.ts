@@ -1,13 +1,14 @@
 import type { RowOf } from '@nuvar/book';
-import { difference, type Figure, percentOf, quotient, shareOf, sum } from '../../figure/index.js';
+import { difference, type Figure, percentOf, quotient, rounded, shareOf, sum } from '../../figure/index.js';
+import { minorUnit } from '../../money/index.js';
 import { PERCENT } from '../../quantity/index.js';
-import type { Sheet } from '../../sheet/index.js';
+import { bookCurrency, type Sheet } from '../../sheet/index.js';
 import { THE_WHOLE } from '../sale-terms.js';
 import type { QuotedOption } from './quoted-option.js';
 
 /**
  * An option of a quote that was sent: price, cost, contingency and tax stay as they were offered, whatever moves later; what its
- * cost has become since stands beside it.
+ * cost has become since stands beside it, in minor units.
  */
 export function optionAsSent(
   sheet: Sheet,
@@ -29,7 +30,8 @@ export function optionAsSent(
   const tax = kept('sentTaxPercent', 'Sales tax as sent', PERCENT);
   const total = sum(named('Cost with contingency'), cost.unit, [cost, contingency]);
   const profit = difference(named('Profit'), price, total);
-  const moved = difference(named('Cost moved since'), today.total, total);
+  const apart = difference(named('Cost today, more than as sent'), today.total, total);
+  const moved = rounded(named('Cost moved since'), apart, minorUnit(bookCurrency(sheet)), sheet.settings().rounding);
   return {
     unitCost: quotient(named('Cost of one as sent'), cost, units),
     averageTime: null,
