@@ -1,5 +1,6 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { codesOf, material, signUp, testServer, type Person } from '../testing/client.js';
 
@@ -108,6 +109,19 @@ describe('the stock ledger', () => {
       movements: [],
     });
     await owner.get(`/api/books/${stock.bookId}/stock/${stock.materialId}?from=soon`).expect(422);
+  });
+
+  it('is told by no more than 5,000 movements at once', async () => {
+    const stock = await ledger('Long');
+    const first = creation(stock.materialId, ['2026-01-05', 'receipt', '10', '40']);
+    await owner.change(stock.bookId, [first]).expect(200);
+    await app.get(DataSource).query(
+      `INSERT INTO row_stock_movement (book_id, id, version, material_id, date, type, quantity, unit, cost, remark)
+       SELECT $1, gen_random_uuid(), 1, $2, '2026-01-06', 'issue', 0.001, 'kg', NULL, '' FROM generate_series(1, 5000)`,
+      [stock.bookId, stock.materialId],
+    );
+    const long = await owner.get(`/api/books/${stock.bookId}/stock/${stock.materialId}?from=2026-01-01&to=2026-01-31`);
+    expect(codesOf(long)).toEqual(['too-many-movements']);
   });
 
   it('keeps a receipt that has been used since, and lets go of one that has not', async () => {

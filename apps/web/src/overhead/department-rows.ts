@@ -97,7 +97,7 @@ export function departmentColumns(locale: string, currency: string): Column<Depa
       applies: (row) => row?.type === 'service',
     },
     {
-      ...fieldColumn<Department>('department', 'variablePercent', locale, { header: 'Variable part, %' }),
+      ...fieldColumn<Department>('department', 'variablePercent', locale, { header: 'Variable, %' }),
       applies: (row) => row?.type === 'service',
     },
     rate('basis', 'Shared over', 1),

@@ -90,10 +90,10 @@ function Needs() {
           <tr>
             <th scope="col">Of a unit</th>
             <th scope="col" className="text-right">
-              Units
+              Made
             </th>
             <th scope="col" className="text-right">
-              Batches
+              In batches
             </th>
             {VOLUME_DRIVERS_SHOWN.map((driver) => (
               <th key={driver} scope="col" className="text-right">
@@ -136,7 +136,7 @@ function Needs() {
         </tbody>
       </table>
       {more}
-      <p className="mt-1 text-soft">Units are those that have to be made, with what goes into other products.</p>
+      <p className="mt-1 text-soft">Made is what the plan needs, with what goes into other products.</p>
       <Fields>
         <RowField kind="settings" id={settings.id} field="wholeBatches" />
       </Fields>
