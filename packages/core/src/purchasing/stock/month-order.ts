@@ -5,9 +5,9 @@ import type { Movement } from './movement.js';
 
 /**
  * The order in which a month is valued as one (periodic average, periodic first in, first out), month after month: first
- * what came in, with late charges; then what leaves at the cost of its receipt; then what comes back of issues of earlier
- * months, which is available as well; last all else in its own order. A count stays what it found where it was made, for
- * what moves before it may stand behind it. A month that has not ended is valued as far as it goes.
+ * what came in, with late charges; then what comes back of issues of earlier months, which is available as well; then what
+ * leaves at the cost of its receipt, out of what is available; last all else in its own order. A count stays what it found
+ * where it was made, for what moves before it may stand behind it. A month that has not ended is valued as far as it goes.
  *
  * @param movements in ledger order
  * @param before what was in stock before the first of them
@@ -19,8 +19,8 @@ export function inMonthOrder(movements: readonly Movement[], before: Holding): M
   const rank = ({ type, date, ofMovementId }: Movement): number => {
     if (['opening', 'receipt', 'late charge'].includes(type)) return 0;
     const months = ofMovementId === null ? undefined : monthOf.get(ofMovementId);
-    if (type === 'return to supplier' || type === 'write-off') return months === undefined ? 3 : 1;
-    return type === 'return from customer' && months !== undefined && months < month(date) ? 2 : 3;
+    if (type === 'return to supplier' || type === 'write-off') return months === undefined ? 3 : 2;
+    return type === 'return from customer' && months !== undefined && months < month(date) ? 1 : 3;
   };
   const sorted = withCountsFixed(movements, before).map((movement, index) => ({ movement, index }));
   sorted.sort((one, other) => {
