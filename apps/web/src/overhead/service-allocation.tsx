@@ -76,6 +76,11 @@ export function Allocation({ view }: { readonly view: DepartmentsView }) {
               <tr key={service.serviceId}>
                 <th scope="row" className="font-normal">
                   {service.name} passes on <Amount figure={service.cost} digits={2} />
+                  {service.toServices.amount !== '0' && (
+                    <span className="block text-note text-soft">
+                      of it <Amount figure={service.toServices} digits={2} /> to other services
+                    </span>
+                  )}
                   {service.leftOut.length > 0 && (
                     <span className="block text-note text-soft">
                       what {service.leftOut.join(' and ')} {service.leftOut.length === 1 ? 'uses' : 'use'} of it is left

@@ -41,7 +41,8 @@ function Year({ view }: { readonly view: RunYearView }) {
   return (
     <section aria-label="The year">
       <p className="font-serif text-lead">
-        {say(view.bills)} <span className="text-base text-soft">{currency} of bills in twelve months</span>
+        <Amount figure={view.bills} digits={2} />{' '}
+        <span className="text-base text-soft">{currency} of bills in twelve months</span>
       </p>
       {Number(view.neededAtStart) > 0 && (
         <p className="text-soft">

@@ -1,10 +1,11 @@
 import type { RowOf } from '@nuvar/book';
 import { addMonths, daysIn, monthNumber, weekdayOf } from '../calendar/index.js';
-import { type CalledOf, choice, constant, type Figure, multiplied, ofMissingRow } from '../figure/index.js';
+import { type CalledOf, choice, constant, type Figure, multiplied, ofMissingRow, sum } from '../figure/index.js';
 import { NUMBER } from '../quantity/index.js';
-import { type Calculation, DAY, money, MONTH, type Sheet } from '../sheet/index.js';
+import { type Calculation, DAY, dayIn, money, MONTH, type Sheet } from '../sheet/index.js';
 import { amountPaid } from './amount-paid.js';
 import { calendarMonth } from './open-days.js';
+import { planningMonths } from './planning-year.js';
 import { monthly, spanOf } from './running-cost.js';
 
 /** One month of a running cost: the bills that come in it, and what to put aside for the bills of all months. */
@@ -34,6 +35,32 @@ export const costMonth: Calculation<CostMonth> = {
       return { bills: gone, putAside: gone };
     }
     return countsIn(row, month) ? monthOfCost(sheet, row, month) : outsideItsTime(row.name, perMonth);
+  },
+};
+
+const EACH_MONTH = constant('Each month', '1', MONTH, 'definition');
+
+/** The bills of all running costs in the twelve months of planning, and what is put aside for them. */
+export const costYear: Calculation<CostMonth> = {
+  name: 'costYear',
+  meanings: {
+    bills: 'The bills of all running costs in twelve months.',
+    putAside: 'What is put aside for running costs in twelve months.',
+  },
+  work(sheet) {
+    const perMonth = money(sheet).per(MONTH);
+    const months = planningMonths(sheet);
+    const year = (member: keyof CostMonth, name: string) => {
+      const ofMonths = months.map((month) =>
+        sum(
+          { name: `${name} of a month`, subject: dayIn(sheet, month) },
+          perMonth,
+          sheet.all('runningCost').map(({ id }) => sheet.read(costMonth, `${id}@${month}`)[member]),
+        ),
+      );
+      return multiplied(`${name} of the year`, sum(`${name} of all months`, perMonth, ofMonths), EACH_MONTH);
+    };
+    return { bills: year('bills', 'Bills'), putAside: year('putAside', 'Put aside') };
   },
 };
 

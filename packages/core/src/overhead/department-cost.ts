@@ -19,6 +19,8 @@ export interface DepartmentCost {
   readonly received: Figure;
   /** Both; of a service department, what it passes on. */
   readonly total: Figure;
+  /** Of a service department, what goes to other services. */
+  readonly toServices: Figure | null;
 }
 
 export interface DepartmentCosts {
@@ -73,7 +75,20 @@ function costOf(
   const received = sum({ name: 'Services received', subject: name }, own.unit, shares);
   const passes = services.find(({ serviceId }) => serviceId === id)?.cost;
   const total = passes ?? sum({ name: 'Overhead of the department', subject: name }, own.unit, [own, received]);
-  return { id, name, type, primary: own, received, total };
+  return { id, name, type, primary: own, received, total, toServices: givenToServices(sheet, id, services) };
+}
+
+/** What of a service goes to other services; null for a production department. */
+function givenToServices(sheet: Sheet, id: string, services: readonly PassedOn[]): Figure | null {
+  const passed = services.find(({ serviceId }) => serviceId === id);
+  if (passed === undefined) return null;
+  const given = [...passed.shares].filter(([receiver]) => sheet.row('department', receiver)?.type === 'service');
+  const called = { name: 'To other services', subject: sheet.row('department', id)?.name ?? '' };
+  return sum(
+    called,
+    passed.cost.unit,
+    given.map(([, share]) => share),
+  );
 }
 
 /** A pool goes to its one department, or is shared by its apportionment basis; null where neither is chosen. */
@@ -143,18 +158,35 @@ function stuckIn(sheet: Sheet, { serviceId, cost, shares }: PassedOn): Unassigne
 }
 
 /** The overhead of a department for whoever wants to open it; the id is "method@department". */
-export const departmentCost: Calculation<Pick<DepartmentCost, 'primary' | 'received' | 'total'>> = {
+export const departmentCost: Calculation<Pick<DepartmentCost, 'primary' | 'received' | 'total' | 'toServices'>> = {
   name: 'departmentCost',
   meanings: {
     primary: 'What the cost pools bring this department, before services are passed on.',
     received: 'What this department bears of the service departments.',
     total: 'All overhead of this department; of a service department, what it passes on.',
+    toServices: 'What a service department passes on to other services.',
   },
   work(sheet, id) {
     const [methodId = '', departmentId = ''] = id.split('@');
     const found = sheet.read(departmentCosts, methodId).departments.find((each) => each.id === departmentId);
-    if (found !== undefined) return { primary: found.primary, received: found.received, total: found.total };
+    if (found !== undefined) {
+      const { primary, received, total, toServices } = found;
+      return { primary, received, total, toServices };
+    }
     const gone = ofMissingRow({ name: 'Overhead of the department', unit: money(sheet).per(MONTH) }, 'a department');
-    return { primary: gone, received: gone, total: gone };
+    return { primary: gone, received: gone, total: gone, toServices: null };
+  },
+};
+
+/** What one department bears of one service; the id is "method@service@department". */
+export const serviceShare: Calculation<{ share: Figure }> = {
+  name: 'serviceShare',
+  meanings: { share: 'What this department bears of the service.' },
+  work(sheet, id) {
+    const [methodId = '', serviceId, departmentId = ''] = id.split('@');
+    const passed = sheet.read(departmentCosts, methodId).services.find((each) => each.serviceId === serviceId);
+    const share = passed?.shares.get(departmentId);
+    const none = { name: 'From the service', unit: money(sheet).per(MONTH) };
+    return { share: share ?? ofMissingRow(none, 'a department that uses the service') };
   },
 };

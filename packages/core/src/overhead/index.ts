@@ -2,8 +2,8 @@ import type { Calculation } from '../sheet/index.js';
 import { absorbedMonth } from './absorbed-month.js';
 import { chargeOut } from './charge-out-rate.js';
 import { committedPay, committedWear, fixedCosts } from './committed-period.js';
-import { costMonth } from './cost-month.js';
-import { departmentCost } from './department-cost.js';
+import { costMonth, costYear } from './cost-month.js';
+import { departmentCost, serviceShare } from './department-cost.js';
 import { productDriverUse } from './driver-uses.js';
 import { driverVolume } from './driver-volume.js';
 import { calendarMonth, openDays } from './open-days.js';
@@ -18,9 +18,9 @@ import { lotUse, overheadLot, overheadTotals, unassignedCost } from './shared-ou
 export { absorbedMonth } from './absorbed-month.js';
 export { chargeOut } from './charge-out-rate.js';
 export { committedGrades, committedMachines, committedPay, committedWear, fixedCosts } from './committed-period.js';
-export { costMonth } from './cost-month.js';
+export { costMonth, costYear } from './cost-month.js';
 export { steppedCosts, type StepOfMonth, stepsOfMonth } from './cost-steps.js';
-export { departmentCost, departmentCosts } from './department-cost.js';
+export { departmentCost, departmentCosts, serviceShare } from './department-cost.js';
 export { driverOfActivity, type CostDriver, type Driver, isCostDriver, minutesOf, SALES_VALUE } from './driver.js';
 export { productsBelowNoTime } from './activity-minutes.js';
 export { driversOfAnyBatch, driverUse, productDriverUse } from './driver-uses.js';
@@ -44,11 +44,13 @@ export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [
   calendarMonth,
   runningCost,
   costMonth,
+  costYear,
   poolCost,
   driverVolume,
   workNeeded,
   productDriverUse,
   departmentCost,
+  serviceShare,
   costOfOrder,
   orderSizeDifference,
   overheadLot,

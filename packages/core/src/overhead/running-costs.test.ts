@@ -87,6 +87,8 @@ describe('a running cost', () => {
         (rhythm, dueMonth, paid) => {
           const view = VIEWS.runYear(evaluated(withCost({ rhythm, dueMonth, amount: String(paid) }).rows), 'book');
           const sum = (of: 'bills' | 'putAside') => view.months.reduce((so, month) => so + Number(month[of]), 0);
+          expect(Number(view.bills.amount)).toBeCloseTo(sum('bills'), 6);
+          expect(Number(view.putAside.amount)).toBeCloseTo(sum('putAside'), 6);
           if (rhythm !== 'week') expect(sum('putAside')).toBeCloseTo(sum('bills'), 6);
           for (const { inHand } of view.months)
             expect(Number(inHand) + Number(view.neededAtStart)).toBeGreaterThan(-1e-9);

@@ -2,13 +2,15 @@ import { SERVICE_METHODS, type ServiceMethod } from '@nuvar/book';
 import {
   departmentCost,
   departmentCosts,
+  serviceShare,
   lotUse,
   methodOf,
   methodOfTheBook,
   overheadLot,
   sharedOut,
 } from '../overhead/index.js';
-import type { Evaluation } from '../sheet/index.js';
+import type { Figure } from '../figure/index.js';
+import type { Calculation, Evaluation } from '../sheet/index.js';
 import { type FigureView, figureView, shown, shownAll } from './figure-view.js';
 
 /** One service department as it passes on its cost. */
@@ -16,6 +18,8 @@ export interface PassedOnView {
   readonly serviceId: string;
   readonly name: string;
   readonly cost: FigureView;
+  /** Of that, what goes to other services. */
+  readonly toServices: FigureView;
   /** By the id of the receiver. */
   readonly shares: Readonly<Record<string, FigureView>>;
   /** The services whose use of it is left out, by name. */
@@ -88,7 +92,15 @@ function serviceMethodView(evaluation: Evaluation, method: ServiceMethod): Servi
     services: services.map(({ serviceId, shares, leftOut }) => ({
       ...{ serviceId, name: nameOf(serviceId) },
       cost: shown(evaluation, departmentCost, `${method}@${serviceId}`, 'total'),
-      shares: Object.fromEntries([...shares].map(([id, share]) => [id, figureView(share, '')])),
+      toServices: shown(
+        evaluation,
+        departmentCost as Calculation<Record<'toServices', Figure>>,
+        `${method}@${serviceId}`,
+        'toServices',
+      ),
+      shares: Object.fromEntries(
+        [...shares.keys()].map((id) => [id, shown(evaluation, serviceShare, `${method}@${serviceId}@${id}`, 'share')]),
+      ),
       leftOut: leftOut.map(nameOf),
     })),
     unassigned: unassigned.map(({ label, why, cost }) => ({ label, why, cost: figureView(cost, '') })),

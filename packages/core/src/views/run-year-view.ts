@@ -1,7 +1,7 @@
-import { calendarMonth, costMonth, planningMonths } from '../overhead/index.js';
+import { calendarMonth, costMonth, costYear, planningMonths } from '../overhead/index.js';
 import { ZERO, type Decimal } from '../number/index.js';
-import type { Evaluation } from '../sheet/index.js';
-import { type FigureView, shown } from './figure-view.js';
+import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
+import { type FigureView, shown, shownAll } from './figure-view.js';
 
 /** A year of running costs: when the bills fall, against what to put aside each month. */
 export interface RunYearView {
@@ -21,8 +21,8 @@ export interface RunYearView {
     readonly bills: readonly FigureView[];
     readonly putAside: readonly FigureView[];
   }[];
-  readonly bills: string;
-  readonly putAside: string;
+  readonly bills: FigureView;
+  readonly putAside: FigureView;
   /** The least that has to be in hand before the first month so that no bill finds too little. */
   readonly neededAtStart: string;
   /** True where some amount is not known yet. */
@@ -54,8 +54,7 @@ export function runYearView(evaluation: Evaluation): RunYearView {
       inHand: text(inHand[index]),
     })),
     costs,
-    bills: text(addedUp(bills)),
-    putAside: text(addedUp(putAside)),
+    ...shownAll(evaluation, costYear, WHOLE_BOOK, ['bills', 'putAside']),
     neededAtStart: text(lowest.neg()),
     isPartial: costs.some((cost) => [...cost.bills, ...cost.putAside].some(({ gaps }) => gaps.length > 0)),
   };
