@@ -125,6 +125,12 @@ function CardNotes({ card, unit }: { readonly card: CardView; readonly unit: str
           <Amount figure={losses.yieldLoss} digits={4} />
         </li>
       )}
+      {card.rolledYield !== null && Number(card.rolledYield.amount ?? 100) < 100 && (
+        <li>
+          <Amount figure={card.rolledYield} digits={1} /> % comes through all steps, those of its components included{' '}
+          <Term>rolled yield</Term>
+        </li>
+      )}
     </ul>
   );
 }

@@ -12,6 +12,7 @@ import { BatchSizes } from './batch-sizes.js';
 import { BillGrid } from '../production/bill-grid.js';
 import { CostCard } from './cost-card.js';
 import { EquipmentGrid } from '../production/equipment-grid.js';
+import { OrderNeeds } from '../production/order-needs.js';
 import { FrozenCards } from './saved-cards.js';
 import { LabourGrid } from '../production/labour-grid.js';
 import { OtherCostGrid } from '../production/other-cost-grid.js';
@@ -67,6 +68,7 @@ const SIDES = {
   recipe: 'Recipe',
   about: 'Details',
   batches: 'Batch sizes',
+  order: 'An order',
   earlier: 'Saved cost cards',
   methods: 'By method',
   against: 'Compare products',
@@ -78,6 +80,8 @@ function ProductSide({ product }: { readonly product: StoredRow<'product'> }) {
       return <AboutProduct product={product} />;
     case 'batches':
       return <BatchSizes product={product} />;
+    case 'order':
+      return <OrderNeeds product={product} />;
     case 'earlier':
       return <FrozenCards product={product} />;
     case 'methods':

@@ -9,6 +9,8 @@ import { labourRate } from './labour-rate.js';
 import { ownersLabour } from './owners-labour.js';
 import { allPlannedUnits } from './planned-sales.js';
 import { plannedMaterial } from './planned-material.js';
+import { orderedMaterial, orderedProduct } from './order-needs.js';
+import { rolledYield } from './rolled-yield.js';
 import { plannedBatches } from './planned-batches.js';
 import { plannedOutput } from './planned-output.js';
 import { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
@@ -32,6 +34,8 @@ export { labourRate } from './labour-rate.js';
 export { labourSetUpHours } from './labour-steps.js';
 export { ownersLabour } from './owners-labour.js';
 export { plannedMaterial } from './planned-material.js';
+export { orderedMaterial, orderedProduct, orderNeeds } from './order-needs.js';
+export { rolledYield } from './rolled-yield.js';
 export { plannedBatches } from './planned-batches.js';
 export { plannedOutput } from './planned-output.js';
 export { isInPlan, isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } from './planned-sales.js';
@@ -65,6 +69,9 @@ export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   plannedVolume,
   plannedVolumeMonth,
   allPlannedUnits,
+  orderedMaterial,
+  orderedProduct,
+  rolledYield,
   plannedBatches,
   plannedOutput,
   plannedMaterial,

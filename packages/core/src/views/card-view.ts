@@ -1,6 +1,6 @@
 import type { Kind } from '@nuvar/book';
 import { cardSubtotals, fullCost, lossCost, overheadOnCard } from '../costing/index.js';
-import { isWhole } from '../figure/index.js';
+import { type Figure, isWhole } from '../figure/index.js';
 import { sharesInPercent } from '../number/index.js';
 import {
   batch,
@@ -12,6 +12,7 @@ import {
   lineCost,
   otherCost,
   ownersLabour,
+  rolledYield,
   productCost,
   scrapWorth,
 } from '../production/index.js';
@@ -40,6 +41,8 @@ export interface CardView {
   readonly changing: FigureView;
   readonly fixed: FigureView;
   readonly losses: Readonly<Record<'lineLoss' | 'yieldLoss' | 'total', FigureView>>;
+  /** Through all steps, those of components included; null where nothing that is made goes into it. */
+  readonly rolledYield: FigureView | null;
   readonly hoursPerUnit: FigureView;
   readonly good: FigureView;
   /** The cost of each bill line, labour step, use of equipment and other cost for one batch, by the id of its row. */
@@ -84,6 +87,9 @@ export function cardView(evaluation: Evaluation, productId: string): CardView {
     changing: shown(evaluation, unitBehaviour, productId, 'changingCost'),
     fixed: shown(evaluation, unitBehaviour, productId, 'fixedInUnit'),
     losses: shownAll(evaluation, lossCost, productId, ['lineLoss', 'yieldLoss', 'total']),
+    rolledYield:
+      evaluation.read(rolledYield, productId).rolled &&
+      shown(evaluation, rolledYield as Calculation<Record<'rolled', Figure>>, productId, 'rolled'),
     hoursPerUnit: shown(evaluation, labourHours, productId, 'perUnit'),
     good: shown(evaluation, batch, productId, 'good'),
     rowCosts: rowCosts(evaluation, productId),

@@ -46,6 +46,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   stockPeriod: null,
   receiptToPost: null,
   lateCharge: null,
+  orderNeeds: null,
   shipmentLine: 'shipmentLine',
   shipmentCharge: 'shipmentCharge',
   landedPrices: 'shipment',

@@ -51,6 +51,7 @@ import { landedPricesView } from './landed-prices-view.js';
 import { shipmentPostingView } from './shipment-posting-view.js';
 import { shipmentChargeView, shipmentLineView, shipmentView } from './shipment-view.js';
 import { shipmentRulesView } from './shipment-rules-view.js';
+import { orderNeedsView } from './order-needs-view.js';
 import {
   lateChargeView,
   receiptToPostView,
@@ -111,6 +112,7 @@ export const VIEWS = {
   stockPeriod: (evaluation: Evaluation, id: string) => stockPeriodView(evaluation, id),
   received: (evaluation: Evaluation, id: string) => receivedView(evaluation, id),
   receiptToPost: (evaluation: Evaluation, id: string) => receiptToPostView(evaluation, id),
+  orderNeeds: (evaluation: Evaluation, id: string) => orderNeedsView(evaluation, id),
   lateCharge: (evaluation: Evaluation, id: string) => lateChargeView(evaluation, id),
   shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
