@@ -87,12 +87,16 @@ describe('a quote', () => {
     expect(await pdfText(await made('quote', quote, 'pdf'))).toContain('With tax');
     const registration = completeRow('taxRegistration', { id: 'none', validFrom: '2026-01-01', registered: false });
     const taxRegistration = [{ ...registration, version: 1 }];
-    const unregistered = evaluate({ ...rows, taxRegistration }, '2026-11-26');
-    const text = await pdfText(
-      await makeDocument(unregistered, { document: 'quote', of: quote, format: 'pdf', by: 'Imogen Vale' }),
-    );
-    expect(text).toContain('In all');
-    expect(text).not.toMatch(/tax/i);
+    const textOf = async (state: 'draft' | 'sent') => {
+      const quotes = rows.quote.map((row) => ({ ...row, state }));
+      const book = evaluate({ ...rows, quote: quotes, taxRegistration }, '2026-11-26');
+      const wanted = { document: 'quote', of: quote, format: 'pdf', by: 'Imogen Vale' } as const;
+      return pdfText(await makeDocument(book, wanted));
+    };
+    expect(await textOf('draft')).toContain('In all');
+    expect(await textOf('draft')).not.toMatch(/tax/i);
+    // What was sent while the business was registered stays as it was sent.
+    expect(await textOf('sent')).toContain('With tax');
   });
 
   it('is a PDF and nothing else, and not there where nothing is of that id', async () => {
