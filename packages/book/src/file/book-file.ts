@@ -15,7 +15,7 @@ import { withPoolsAndVolumes } from './pools-and-volumes.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 10;
+export const BOOK_FILE_VERSION = 11;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -44,6 +44,8 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   8: (file) => ({ ...file, version: 9 }),
   // Format 10 says of import tax that it is recovered as other tax is, and keeps what was posted of a shipment.
   9: (file) => ({ ...file, version: 10, rows: withImportTax(file.rows) }),
+  // Format 11 knows two rates of services, whole batches, and what a quote was sent at: a book of before has none of them.
+  10: (file) => ({ ...file, version: 11 }),
 };
 
 /** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */
