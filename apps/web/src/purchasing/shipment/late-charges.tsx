@@ -16,7 +16,7 @@ import { ofLine, type PartsProps } from './received-parts.js';
 
 /** Bills that came after the goods: each receipt is brought up to its landed cost of today by an entry of its own. */
 export function LateCharges({ lines, received }: PartsProps) {
-  const { locale } = useSettings();
+  const { currency, locale } = useSettings();
   const edit = useEdit();
   const mayEdit = useMayEdit();
   const dispatch = useAppDispatch();
@@ -51,11 +51,13 @@ export function LateCharges({ lines, received }: PartsProps) {
           <thead>
             <tr>
               <th scope="col">Receipt</th>
-              {['Posted', 'Not posted yet', 'Stays in stock', 'To cost of sales', 'Still in stock'].map((label) => (
-                <th key={label} scope="col" className="text-right">
-                  {label}
-                </th>
-              ))}
+              {[`Posted, ${currency}`, 'Not posted yet', 'Stays in stock', 'To cost of sales', 'Still there'].map(
+                (label) => (
+                  <th key={label} scope="col" className="text-right">
+                    {label}
+                  </th>
+                ),
+              )}
             </tr>
           </thead>
           <tbody>
