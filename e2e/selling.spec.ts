@@ -52,10 +52,10 @@ test('break-even stands against the whole fixed cost or the share, and says in w
   await openCopyOfDemo(page);
   await goTo(page, 'Plan');
   const row = page.getByRole('row').filter({ has: cell(page, 'Price, EUR', 'price 19.50') });
-  await expect(row).toContainText('455');
+  await expect(row).toContainText('456');
   await page.getByLabel('its own share of the fixed costs').click();
   await expect(page).toHaveURL(/against=share/);
-  await expect(row).not.toContainText('455');
+  await expect(row).not.toContainText('456');
   await type(page, 'Price, EUR', 'new row', '5');
   const losing = page.getByRole('row').filter({ has: cell(page, 'Price, EUR', 'price 5') });
   await expect(
