@@ -59,7 +59,7 @@ export function WhatIsLeft({ point }: { readonly point: StoredRow<'pricePoint'> 
             ))}
             <tr>
               <th scope="row" className="font-normal">
-                Margin, %
+                % of the net revenue (margin)
               </th>
               {view.columns.map((scale) => (
                 <td key={scale} className="text-right">
