@@ -217,6 +217,14 @@ describe('a quote', () => {
     const refused = (operations: Operation[]) => expect(changed(operations).join()).toContain('has been sent');
     refused(updateOf('quote', quoteOf(id), { target: '50' }));
     refused(changedUnits(optionsOf(id)[0] as StoredRow<'quoteOption'>, '9'));
+    // The job took what was planned, whatever materials cost since: it leaves the profit that was offered, before contingency.
+    expect(changed(changedState(quoteOf(id), 'won', []))).toEqual([]);
+    const planned = Number(asDraft.actual.materialsPlanned.amount);
+    const needed = updateOf('quoteOption', optionsOf(id)[0] as StoredRow, { actualMaterials: String(planned + 3) });
+    expect(changed(needed)).toEqual([]);
+    expect(Number(view().actual.materialsPlanned.amount)).toBeCloseTo(planned, 8);
+    const offered = Number(asDraft.price.amount) - Number(asDraft.cost.amount);
+    expect(Number(view().actual.profit.amount)).toBeCloseTo(offered - 3, 8);
     expect(changed(changedState(quoteOf(id), 'draft', []))).toEqual([]);
     expect(Number(view().total.amount)).toBeGreaterThan(Number(asDraft.total.amount));
     expect(VIEWS.quoteSheet(figuresNow(), id)?.options[0]?.name).toBe('Other');

@@ -83,6 +83,19 @@ export class QuoteOption extends Row {
   @DecimalText({ label: 'Variable cost as sent', from: '0', to: '1000000000', nullable: true })
   sentVariableCost: string | null = null;
 
+  /** What was planned for the whole job, against which what it really needed is held. */
+  @DecimalText({ label: 'Materials as sent', from: '0', to: '1000000000', nullable: true })
+  sentMaterials: string | null = null;
+
+  @DecimalText({ label: 'Labour as sent', from: '0', to: '1000000000', nullable: true })
+  sentLabour: string | null = null;
+
+  @DecimalText({ label: 'Hours as sent', from: '0', to: '1000000000', nullable: true })
+  sentHours: string | null = null;
+
+  @DecimalText({ label: 'Other costs as sent', from: '0', to: '1000000000', nullable: true })
+  sentOther: string | null = null;
+
   @DecimalText({ label: 'Sales tax as sent', from: '0', to: '100', nullable: true })
   sentTaxPercent: string | null = null;
 

@@ -12,6 +12,7 @@ import { pricePoint } from './price-point.js';
 import { priceRatios } from './price-ratios.js';
 import { salesPerMonth } from './sales-per-month.js';
 import { quotedOption } from './quotes/quote-option.js';
+import { quotedPlan } from './quotes/quoted-plan.js';
 import { quotedActual } from './quotes/quoted-actual.js';
 import { perBottleneck } from './per-bottleneck.js';
 import { discountStep } from './discount-step.js';
@@ -60,6 +61,7 @@ export {
 } from './chance/simulate.js';
 export { besideThePrice } from './price-for-target.js';
 export { quotedOption } from './quotes/quote-option.js';
+export { quotedPlan } from './quotes/quoted-plan.js';
 export { quotedActual } from './quotes/quoted-actual.js';
 export { perBottleneck } from './per-bottleneck.js';
 export { channelComparison } from './channel-comparison.js';
@@ -102,5 +104,6 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   perBottleneck,
   bundle,
   quotedOption,
+  quotedPlan,
   quotedActual,
 ];

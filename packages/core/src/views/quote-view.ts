@@ -1,7 +1,7 @@
 import type { QuoteState, RowOf } from '@nuvar/book';
 import { type Figure, isWhole } from '../figure/index.js';
 import { ZERO } from '../number/index.js';
-import { quotedActual, quotedOption } from '../selling/index.js';
+import { quotedActual, quotedOption, quotedPlan } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 
@@ -64,6 +64,10 @@ export type SentFields = Readonly<
     | 'sentCost'
     | 'sentContingency'
     | 'sentVariableCost'
+    | 'sentMaterials'
+    | 'sentLabour'
+    | 'sentHours'
+    | 'sentOther'
     | 'sentTaxPercent'
     | 'sentName'
     | 'sentNote'
@@ -78,13 +82,19 @@ function sentFields(evaluation: Evaluation, optionId: string): SentFields | null
   const option = evaluation.sheet.row('quoteOption', optionId);
   const product = option && evaluation.sheet.row('product', option.productId);
   const { price, cost, contingency, variableCost, tax } = evaluation.read(quotedOption, optionId);
-  if (product === undefined || ![price, cost, contingency, variableCost, tax].every(isWhole)) return null;
+  const { materials, labour, hours, other } = evaluation.read(quotedPlan, optionId);
+  const all = [price, cost, contingency, variableCost, tax, materials, labour, hours, other];
+  if (product === undefined || !all.every(isWhole)) return null;
   const text = ({ amount }: Figure) => (amount ?? ZERO).toDecimalPlaces(STORED_DECIMALS).toFixed();
   return {
     sentPrice: text(price),
     sentCost: text(cost),
     sentContingency: text(contingency),
     sentVariableCost: text(variableCost),
+    sentMaterials: text(materials),
+    sentLabour: text(labour),
+    sentHours: text(hours),
+    sentOther: text(other),
     sentTaxPercent: text(tax),
     sentName: product.name,
     sentNote: product.note,

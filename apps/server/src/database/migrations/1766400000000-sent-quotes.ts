@@ -1,6 +1,15 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-const AMOUNTS = ['sent_price', 'sent_cost', 'sent_contingency', 'sent_variable_cost'];
+const AMOUNTS = [
+  'sent_price',
+  'sent_cost',
+  'sent_contingency',
+  'sent_variable_cost',
+  'sent_materials',
+  'sent_labour',
+  'sent_hours',
+  'sent_other',
+];
 const TEXTS = ['sent_name', 'sent_note', 'sent_unit'];
 
 /** What a quote keeps of its options when it is sent. */

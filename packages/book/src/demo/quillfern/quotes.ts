@@ -50,11 +50,19 @@ export function addQuote(book: BookBuilder, materials: Ids, grades: Ids, machine
     sentCost: '711.905469141613',
     sentContingency: '35.595273457081',
     sentVariableCost: '517.723707891175',
+    sentMaterials: '110.618181818182',
+    sentLabour: '288.203543844695',
+    sentHours: '12.437185369526',
+    sentOther: '118.901982228298',
   });
   option(1, 'Dinner plate, porcelain', '26 cm, porcelain, white slip', 'Porcelain body', '12', {
     sentPrice: '1417.04',
     sentCost: '877.211595145607',
     sentContingency: '43.86057975728',
     sentVariableCost: '638.64543132364',
+    sentMaterials: '167.996363636364',
+    sentLabour: '351.747085458978',
+    sentHours: '15.120345348271',
+    sentOther: '118.901982228298',
   });
 }

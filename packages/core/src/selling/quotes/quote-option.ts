@@ -19,6 +19,7 @@ import { sellingGap } from '../gaps.js';
 import { THE_WHOLE } from '../sale-terms.js';
 import { salesTaxOf } from '../../price/index.js';
 import { unitBehaviour } from '../unit-cost.js';
+import { isSent } from './is-sent.js';
 import { type Learnt, learntIn } from './learnt.js';
 import { optionAsSent } from './option-as-sent.js';
 import type { QuotedOption } from './quoted-option.js';
@@ -95,9 +96,6 @@ export const quotedOption: Calculation<QuotedOption> = {
     return isSent(quote, option) ? optionAsSent(sheet, option, units, today) : today;
   },
 };
-
-const isSent = ({ state }: RowOf<'quote'>, { sentPrice }: RowOf<'quoteOption'>): boolean =>
-  state !== 'draft' && sentPrice !== null;
 
 function costOfJob(
   sheet: Sheet,

@@ -1,11 +1,7 @@
 import { constant, difference, type Figure, multiplied, quotient, sum } from '../../figure/index.js';
-import { labourHours, productCost } from '../../production/index.js';
-import { unit } from '../../quantity/index.js';
 import type { Calculation } from '../../sheet/index.js';
-import { learntIn } from './learnt.js';
 import { quotedOption } from './quote-option.js';
-
-const JOB = unit('job');
+import { quotedPlan } from './quoted-plan.js';
 
 /** What a job really needed, against what was planned. */
 export interface QuotedActual {
@@ -22,7 +18,7 @@ export interface QuotedActual {
 /**
  * A job that was done: materials, hours and other costs that were really needed against the plan; hours at the planned labour cost
  * of an hour. Profit really left = profit of the option before contingency - all that was needed more. What is not filled in
- * counts as planned.
+ * counts as planned; of a quote that was sent, as it was planned then.
  */
 export const quotedActual: Calculation<QuotedActual> = {
   name: 'quotedActual',
@@ -43,43 +39,32 @@ export const quotedActual: Calculation<QuotedActual> = {
       const none = { materialsMore: price, hoursMore: price, otherMore: price, profit: price };
       return { materialsPlanned: price, hoursPlanned: price, otherPlanned: price, ...none };
     }
-    const subject = product.name;
-    const named = (name: string) => ({ name, subject });
-    const units = sheet.input('quoteOption', option, 'units', {
-      ...{ ...named('Units of the job'), unit: unit(product.outputUnit).per(JOB) },
-    });
-    const elements = sheet.read(productCost, product.id);
-    const ofJob = (name: string, figure: Figure) => multiplied(named(name), figure, units);
-    const materialsPlanned = ofJob('Materials planned', elements.directMaterials);
-    const learnt = learntIn(sheet, option, product, units);
-    const lessLearnt = (name: string, first: Figure, saved: Figure | undefined) =>
-      saved === undefined ? first : difference(named(name), first, saved);
-    const labour = lessLearnt('Labour planned, learnt', ofJob('Labour planned', elements.labour), learnt?.saved);
-    const hours = ofJob('Hours planned', sheet.read(labourHours, product.id).perUnit);
-    const hoursPlanned = lessLearnt('Hours planned, learnt', hours, learnt?.hoursSaved);
-    const otherPlanned = sum(named('Other planned'), cost.unit, [
-      ofJob('Other direct costs', elements.other),
-      ofJob('Machines', elements.equipment),
-    ]);
-    const perHour = quotient(named('Labour cost of an hour'), labour, hoursPlanned);
-    const more = (field: 'actualMaterials' | 'actualHours' | 'actualOther', planned: Figure, name: string): Figure =>
+    const named = (name: string) => ({ name, subject: product.name });
+    const planned = sheet.read(quotedPlan, optionId);
+    const perHour = quotient(named('Labour cost of an hour'), planned.labour, planned.hours);
+    const more = (field: 'actualMaterials' | 'actualHours' | 'actualOther', of: Figure, name: string): Figure =>
       option[field] === null
-        ? constant('As planned', '0', planned.unit, 'not filled in')
+        ? constant('As planned', '0', of.unit, 'not filled in')
         : difference(
             named(`${name}, more than planned`),
-            sheet.input('quoteOption', option, field, { ...named(name), unit: planned.unit }),
-            planned,
+            sheet.input('quoteOption', option, field, { ...named(name), unit: of.unit }),
+            of,
           );
-    const materialsMore = more('actualMaterials', materialsPlanned, 'Materials needed');
+    const materialsMore = more('actualMaterials', planned.materials, 'Materials needed');
     const hoursMore =
       option.actualHours === null
         ? constant('As planned', '0', cost.unit, 'not filled in')
-        : multiplied(named('Hours, more than planned'), more('actualHours', hoursPlanned, 'Hours needed'), perHour);
-    const otherMore = more('actualOther', otherPlanned, 'Other costs');
+        : multiplied(named('Hours, more than planned'), more('actualHours', planned.hours, 'Hours needed'), perHour);
+    const otherMore = more('actualOther', planned.other, 'Other costs');
     const beforeMore = difference(named('Profit before contingency'), price, cost);
     const needed = sum(named('Needed more'), cost.unit, [materialsMore, hoursMore, otherMore]);
     return {
-      ...{ materialsPlanned, hoursPlanned, otherPlanned, materialsMore, hoursMore, otherMore },
+      materialsPlanned: planned.materials,
+      hoursPlanned: planned.hours,
+      otherPlanned: planned.other,
+      materialsMore,
+      hoursMore,
+      otherMore,
       profit: difference(named('Profit really left'), beforeMore, needed),
     };
   },
