@@ -72,6 +72,12 @@ describe('a lot without a basis', () => {
     expect(totals(evaluation, ids.method as string)).toEqual(['710', '10', '0', '700']);
     expect(leftOf(evaluation, ids.method as string)?.[0]).toEqual(['Production overhead', '700']);
   });
+
+  it('lacks its basis, and is no idle capacity', () => {
+    const evaluation = evaluated(bookOf((made) => void made.add('runningCost', { name: 'Rent', amount: '700' })));
+    expect(codes(evaluation)).toContain('no-labour-hours');
+    expect(codes(evaluation)).not.toContain('overhead-not-shared-out');
+  });
 });
 
 describe('hours in no department', () => {

@@ -9,6 +9,7 @@ import {
   openDays,
   overhead,
   overheadLot,
+  overheadTotals,
   productOverhead,
   productsBelowNoTime,
   sharedOut,
@@ -40,14 +41,15 @@ export function overheadEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps)
   withoutShareEnds(evaluation, add);
 }
 
-/** Overhead that the plan does not absorb, or a plan beyond normal capacity. */
+/** Capacity that the plan does not use, or a plan beyond normal capacity. */
 function unabsorbedEnds(evaluation: Evaluation, add: Add): void {
   const { sheet, read } = evaluation;
   const normalHours = { kind: 'settings', id: sheet.settings().id, field: 'normalLabourHoursPerMonth' } as const;
-  const { notSharedOut, plannedHours } = read(overhead, WHOLE_BOOK);
+  const { plannedHours } = read(overhead, WHOLE_BOOK);
+  const { unused } = read(overheadTotals, methodOfTheBook(sheet));
   const normal = sheet.settings().normalLabourHoursPerMonth;
   const isAbove = normal !== null && plannedHours.amount !== null && compared(plannedHours.amount, decimal(normal)) > 0;
-  if (notSharedOut.amount !== null && !notSharedOut.amount.toDecimalPlaces(2).isZero())
+  if (unused.amount !== null && !unused.amount.toDecimalPlaces(2).isZero())
     add(
       'overhead-not-shared-out',
       'Some running costs are unabsorbed: the plan needs less than the normal capacity of a month',
