@@ -1,4 +1,5 @@
 import type { StoredRow } from '@nuvar/book';
+import type { FigureView } from '@nuvar/core';
 import { useSettings } from '../book/use-book.js';
 import { isRefusal, readAnyQuantity } from '../controls/read-field.js';
 import { TypedInput } from '../controls/typed-input.js';
@@ -42,72 +43,71 @@ function Needs({ id }: { readonly id: string }) {
   if (view === undefined) return null;
   return (
     <>
-      <table className="table mt-3 w-auto">
-        <thead>
-          <tr>
-            <th scope="col">To make</th>
-            {['Needed', 'Batches', 'Left over'].map((label) => (
-              <th key={label} scope="col" className="text-right">
-                {label}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {view.products.map(({ id: productId, name, needed, batches, leftOver }) => (
-            <tr key={productId}>
-              <th scope="row" className="font-normal">
-                <ScreenLink to="make" row={productId}>
-                  {name}
-                </ScreenLink>
-              </th>
-              <td className="text-right">
-                <Amount figure={needed} digits={2} withUnit />
-              </td>
-              <td className="text-right">
-                <Amount figure={batches} digits={0} />
-              </td>
-              <td className="text-right">
-                <Amount figure={leftOver} digits={2} withUnit />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <NeedsTable
+        what="To make"
+        counted="Batches"
+        to="make"
+        rows={view.products.map(({ batches, ...product }) => ({ ...product, count: batches }))}
+      />
       {view.materials.length === 0 ? (
         <p className="mt-3 text-soft">Nothing that is bought goes into it.</p>
       ) : (
-        <table className="table mt-3 w-auto">
-          <thead>
-            <tr>
-              <th scope="col">To buy</th>
-              {['Needed', 'Packs', 'Left over'].map((label) => (
-                <th key={label} scope="col" className="text-right">
-                  {label}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {view.materials.map(({ id: materialId, name, needed, packs, leftOver }) => (
-              <tr key={materialId}>
-                <th scope="row" className="font-normal">
-                  <ScreenLink to="buy" row={materialId}>
-                    {name}
-                  </ScreenLink>
-                </th>
-                <td className="text-right">
-                  <Amount figure={needed} digits={2} withUnit />
-                </td>
-                <td className="text-right">
-                  {packs === null ? <span className="text-soft">no price</span> : <Amount figure={packs} digits={0} />}
-                </td>
-                <td className="text-right">{leftOver && <Amount figure={leftOver} digits={2} withUnit />}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <NeedsTable
+          what="To buy"
+          counted="Packs"
+          to="buy"
+          rows={view.materials.map(({ packs, ...material }) => ({ ...material, count: packs }))}
+        />
       )}
     </>
+  );
+}
+
+interface NeedsTableProps {
+  readonly what: string;
+  readonly counted: string;
+  readonly to: 'make' | 'buy';
+  readonly rows: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly needed: FigureView;
+    /** Null where no price says how large a pack is. */
+    readonly count: FigureView | null;
+    readonly leftOver: FigureView | null;
+  }[];
+}
+
+function NeedsTable({ what, counted, to, rows }: NeedsTableProps) {
+  return (
+    <table className="table mt-3 w-auto">
+      <thead>
+        <tr>
+          <th scope="col">{what}</th>
+          {['Needed', counted, 'Left over'].map((label) => (
+            <th key={label} scope="col" className="text-right">
+              {label}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ id, name, needed, count, leftOver }) => (
+          <tr key={id}>
+            <th scope="row" className="font-normal">
+              <ScreenLink to={to} row={id}>
+                {name}
+              </ScreenLink>
+            </th>
+            <td className="text-right">
+              <Amount figure={needed} digits={2} withUnit />
+            </td>
+            <td className="text-right">
+              {count === null ? <span className="text-soft">no price</span> : <Amount figure={count} digits={0} />}
+            </td>
+            <td className="text-right">{leftOver && <Amount figure={leftOver} digits={2} withUnit />}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -33,7 +33,8 @@ export const overhead: Calculation<Overhead> = {
     plannedHours:
       'Productive labour hours that the planned units of all products need in a month, including their components.',
     sharedOut: 'The running costs that the planned units of a month absorb.',
-    notSharedOut: 'The running costs that no planned unit absorbs: idle capacity, and what is shared out over no product.',
+    notSharedOut:
+      'The running costs that no planned unit absorbs: idle capacity, and what is shared out over no product.',
   },
   work(sheet) {
     const perMonth = money(sheet).per(MONTH);

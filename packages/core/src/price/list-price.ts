@@ -21,7 +21,8 @@ export function listPriceOf(sheet: Sheet, point: RowOf<'pricePoint'>, product: R
   });
 }
 
-const THE_WHOLE = constant('The price before tax', '100', PERCENT, 'definition');
+/** The whole price, of which percentages are. */
+export const THE_WHOLE = constant('The price before tax', '100', PERCENT, 'definition');
 
 /** The share of a price that is left after its standing discount, in percent; null where it has none. */
 export function keptAfterDiscount(

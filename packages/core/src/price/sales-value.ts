@@ -1,10 +1,10 @@
 import type { RowOf } from '@nuvar/book';
-import { constant, type Figure, missing, multiplied, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
+import { type Figure, missing, multiplied, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
 import { plannedSales } from '../production/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
 import { type Calculation, money, MONTH, type Sheet } from '../sheet/index.js';
 import { priceGap } from './gaps.js';
-import { keptAfterDiscount, listPriceOf } from './list-price.js';
+import { keptAfterDiscount, listPriceOf, THE_WHOLE } from './list-price.js';
 import { priceAtQuantity } from './quantity-price.js';
 import { salesTaxOf } from './sales-tax.js';
 
@@ -34,7 +34,7 @@ export const salesValue: Calculation<{ perUnit: Figure }> = {
     const [first] = points;
     const inAll = sum(
       { ...called, name: 'Planned units' },
-      perUnitOf(product).per(MONTH),
+      unit(product.outputUnit).per(MONTH),
       planned.map(({ units }) => units),
     );
     if (only === undefined || inAll.amount?.isZero())
@@ -46,10 +46,6 @@ export const salesValue: Calculation<{ perUnit: Figure }> = {
   },
 };
 
-const perUnitOf = ({ outputUnit }: RowOf<'product'>) => unit(outputUnit);
-
-const WITHOUT_TAX = constant('Price before tax', '100', PERCENT, 'definition');
-
 function priceBeforeTax(sheet: Sheet, product: RowOf<'product'>, point: RowOf<'pricePoint'>): Figure {
   const { name: subject } = product;
   const channel = sheet.row('channel', point.channelId);
@@ -59,6 +55,6 @@ function priceBeforeTax(sheet: Sheet, product: RowOf<'product'>, point: RowOf<'p
   const kept = keptAfterDiscount(sheet, product, point);
   const reduced = kept === null ? price : percentOf({ name: 'Price after discount', subject }, kept, price);
   if (!point.taxInside) return reduced;
-  const withTax = sum('Price with tax', PERCENT, [WITHOUT_TAX, salesTaxOf(sheet, product, point)]);
+  const withTax = sum('Price with tax', PERCENT, [THE_WHOLE, salesTaxOf(sheet, product, point)]);
   return wholeOf({ name: 'Price before tax', subject }, reduced, withTax);
 }

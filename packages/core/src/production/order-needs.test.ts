@@ -75,6 +75,12 @@ describe('an order', () => {
     );
   });
 
+  it('of what is no number needs nothing', () => {
+    const order = { units: 1, tray: 10, trayYield: 90, cups: 2, cupBatch: 10, cupYield: 80, clay: 1, pack: 10 };
+    const { evaluation, ids } = needsOf(order);
+    expect(amount(evaluation, `orderedMaterial/${ids.tray}@many@${ids.clay}/packs`)).toBe('0');
+  });
+
   it('passes through the yields of all that goes into it', () => {
     const order = { units: 1, tray: 10, trayYield: 90, cups: 2, cupBatch: 10, cupYield: 80, clay: 1, pack: 10 };
     const { evaluation, ids } = needsOf(order);

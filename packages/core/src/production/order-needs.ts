@@ -1,3 +1,4 @@
+import { isDecimalText } from '@nuvar/book';
 import {
   constant,
   difference,
@@ -50,8 +51,7 @@ export const orderNeeds: Calculation<OrderNeeds> = {
     const wanted = new Map<string, Figure[]>();
     const materials = new Map<string, Figure[]>();
     const products: NeededProduct[] = [];
-    const first = constant('Ordered', decimal(units), outputOf(sheet, productId), 'the order looked at');
-    wanted.set(productId, [first]);
+    wanted.set(productId, [orderedUnits(sheet, productId, units)]);
     for (const each of inOrderOfLevels(sheet, productId)) {
       const parts = wanted.get(each);
       if (parts === undefined) continue;
@@ -106,6 +106,10 @@ function splitOff(id: string): readonly [orderId: string, last: string] {
 }
 
 const outputOf = (sheet: Sheet, productId: string) => unit(sheet.row('product', productId)?.outputUnit ?? 'each');
+
+/** The units of the order; none where they are no number. */
+const orderedUnits = (sheet: Sheet, productId: string, units: string): Figure =>
+  constant('Ordered', decimal(isDecimalText(units) ? units : '0'), outputOf(sheet, productId), 'the order looked at');
 
 /** A product before all that goes into it; a product that contains itself is not followed round. */
 function inOrderOfLevels(sheet: Sheet, productId: string): string[] {

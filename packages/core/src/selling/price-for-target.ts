@@ -23,7 +23,8 @@ import type { Asked, PriceRange, Range } from './fees/reached.js';
 import { endedPrice } from './ended-price.js';
 import { sellingGap } from './gaps.js';
 import { listedRanges, lowestAskedFor, type PlainTarget, reachingRanges } from './plain-target.js';
-import { type SaleTerms, THE_WHOLE } from './sale-terms.js';
+import { THE_WHOLE } from '../price/index.js';
+import type { SaleTerms } from './sale-terms.js';
 import { outOfReach, reachedFromZero } from './target-gaps.js';
 
 /** A list price that leaves what is wanted, as the customer sees it: exactly, and the lowest in whole minor units. */

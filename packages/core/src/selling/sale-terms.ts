@@ -11,7 +11,7 @@ import { type FeeCurve } from './fees/fee-curve.js';
 import { curveOf } from './fees/sale-curve.js';
 import { type SaleAmounts, saleAmounts } from './sale-amounts.js';
 import { returnTermsOf, type ReturnTerms } from './returns.js';
-import { keptAfterDiscount, salesTaxOf } from '../price/index.js';
+import { keptAfterDiscount, salesTaxOf, THE_WHOLE } from '../price/index.js';
 
 /** A coupon of the seller: what it takes off the price that the customer sees, and off the price before tax. */
 export interface CouponTerms {
@@ -42,8 +42,6 @@ export interface SaleTerms {
   /** What stands beside the price in plain amounts; null while something of it is missing. */
   readonly amounts: () => SaleAmounts | null;
 }
-
-export const THE_WHOLE = constant('The price before tax', '100', PERCENT, 'definition');
 
 /** How many units an order has, where it is asked for another number than the channel's. */
 export interface OrderOf {

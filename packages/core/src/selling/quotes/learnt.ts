@@ -4,7 +4,7 @@ import { decimal } from '../../number/index.js';
 import { batch, costItems, type CostItem } from '../../production/index.js';
 import { PERCENT } from '../../quantity/index.js';
 import { BATCH, HOUR, money, type Sheet } from '../../sheet/index.js';
-import { THE_WHOLE } from '../sale-terms.js';
+import { THE_WHOLE } from '../../price/index.js';
 import { averageTime } from './learning.js';
 
 /** What learning saves in a job. */

@@ -3,7 +3,7 @@ import { difference, type Figure, percentOf, quotient, rounded, shareOf, sum } f
 import { minorUnit } from '../../money/index.js';
 import { PERCENT } from '../../quantity/index.js';
 import { bookCurrency, type Sheet } from '../../sheet/index.js';
-import { THE_WHOLE } from '../sale-terms.js';
+import { THE_WHOLE } from '../../price/index.js';
 import type { QuotedOption } from './quoted-option.js';
 
 /**
