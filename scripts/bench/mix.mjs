@@ -62,16 +62,36 @@ function mixModel({ products, resources, setUps = 0, gapPercent = 0 }) {
         });
     const gain = round(5 + 40 * random());
     return {
-      ...{ id: `p${place}`, name: `Product ${place}`, unit: 'each', place, gain, contribution: gain, quantity: 0 },
-      ...{ least: 0, most: Math.round(20 + 80 * random()), lot: null, step: setUps > 0 ? 1 : null },
+      id: `p${place}`,
+      name: `Product ${place}`,
+      unit: 'each',
+      place,
+      gain,
+      contribution: gain,
+      quantity: 0,
+      least: 0,
+      most: Math.round(20 + 80 * random()),
+      lot: null,
+      step: setUps > 0 ? 1 : null,
       setUpCost: place < setUps ? round(50 + 400 * random()) : 0,
     };
   });
   return {
-    ...{ name: 'Bench', goal: 'profit after set-up', isLeast: false, secondsAtMost: 10, gapPercent, totals: [], uses },
+    name: 'Bench',
+    goal: 'profit after set-up',
+    isLeast: false,
+    secondsAtMost: 10,
+    gapPercent,
+    totals: [],
+    uses,
     products: list,
     resources: Array.from({ length: resources }, (_each, at) => ({
-      ...{ id: `r${at}`, name: `Resource ${at}`, unit: 'h', extra: 0, premium: 0, normalPrice: 0 },
+      id: `r${at}`,
+      name: `Resource ${at}`,
+      unit: 'h',
+      extra: 0,
+      premium: 0,
+      normalPrice: 0,
       available: Math.round(products * (4 + 8 * random())),
     })),
   };

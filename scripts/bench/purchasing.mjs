@@ -28,7 +28,11 @@ async function shipment() {
   }
   const charges = Array.from({ length: CHARGES }, (_none, position) =>
     book.add('shipmentCharge', {
-      ...{ shipmentId, position, type: 'other', currency: 'EUR', amount: String(100 + position * 37) },
+      shipmentId,
+      position,
+      type: 'other',
+      currency: 'EUR',
+      amount: String(100 + position * 37),
       basis: BASES[position % BASES.length],
     }),
   );

@@ -59,15 +59,29 @@ function simulationInput() {
   const materials = Array.from({ length: 6 }, (_each, index) => ({ supplier: String(index % 3), amount: 1 + index }));
   return {
     model: {
-      ...{ price: 60, keptAfterDiscount: 1, coupon: 0, taxTimes: 1.2, keptAfterReturns: 0.97, spent: 1 },
+      price: 60,
+      keptAfterDiscount: 1,
+      coupon: 0,
+      taxTimes: 1.2,
+      keptAfterReturns: 0.97,
+      spent: 1,
       fees: [
         { upTo: 20, slope: 0.15, level: 0.3 },
         { upTo: null, slope: 0.12, level: 0.9 },
       ],
-      ...{ dispatch: 3, postageBrought: 2, labour: 6, otherVariable: 2, byYield: 0.8, mostYield: 1.1 },
-      ...{ materials, unitsPerMonth: 120, fixedPerMonth: 300 },
+      dispatch: 3,
+      postageBrought: 2,
+      labour: 6,
+      otherVariable: 2,
+      byYield: 0.8,
+      mostYield: 1.1,
+      materials,
+      unitsPerMonth: 120,
+      fixedPerMonth: 300,
     },
     ranges: { price: RANGE, volume: RANGE, materials: RANGE, yield: RANGE, time: RANGE, fees: RANGE },
-    ...{ together: 0.6, seed: 1, draws: 10_000 },
+    together: 0.6,
+    seed: 1,
+    draws: 10_000,
   };
 }

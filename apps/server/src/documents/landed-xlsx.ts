@@ -46,7 +46,9 @@ interface Layout {
 }
 
 const layoutOf = (sheet: LandedSheetView, digits: number, money: string): Layout => ({
-  ...{ sheet, digits, money },
+  sheet,
+  digits,
+  money,
   unitCost: `#,##0.${'0'.repeat(digits + 2)}`,
   last: FIRST + sheet.lines.length - 1,
 });

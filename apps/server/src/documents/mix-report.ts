@@ -60,11 +60,22 @@ export async function mixReport(evaluation: Evaluation, planId: string): Promise
     ? model.resources.slice(0, MOST_GAINS).map((_each, at) => wholeGain(highs, model, answer.goal, at, SECONDS_A_GAIN))
     : [];
   const findings = {
-    ...{ model, answer, gains, asGood: whole ? wholeAsGood(highs, model, SECONDS_A_GAIN) : [] },
+    model,
+    answer,
+    gains,
+    asGood: whole ? wholeAsGood(highs, model, SECONDS_A_GAIN) : [],
     explanation: best === null ? null : explainMix(highs, model),
   };
   return {
-    ...{ book, currency, locale, plan: plan.name, goal: plan.goal, asOf: sheet.asOf, view, best, quantities },
+    book,
+    currency,
+    locale,
+    plan: plan.name,
+    goal: plan.goal,
+    asOf: sheet.asOf,
+    view,
+    best,
+    quantities,
     sentences: [
       `By hand: ${shortageWords(view, writing)}`,
       endWords(answer, model, writing),

@@ -45,7 +45,10 @@ describe('a price list', () => {
     const product = rows.product.map((row) => (row.name === 'Soap dish' ? { ...row, name: '=1+1' } : row));
     const of = channel('Own web shop');
     const csv = await makeDocument(evaluate({ ...rows, product }, '2026-11-26'), {
-      ...{ document: 'price list', of, format: 'csv', by: 'Imogen Vale' },
+      document: 'price list',
+      of,
+      format: 'csv',
+      by: 'Imogen Vale',
     });
     expect(csv.toString('utf8')).toContain("'=1+1");
   });

@@ -178,7 +178,11 @@ interface KeptRow {
 }
 
 const positionOf = (id: string, { materialId, day, unit, kept }: KeptRow): Position => ({
-  ...{ id, version: 1, materialId, day, unit },
+  id,
+  version: 1,
+  materialId,
+  day,
+  unit,
   ...kept,
 });
 

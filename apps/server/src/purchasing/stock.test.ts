@@ -165,8 +165,15 @@ describe('the stock ledger', () => {
     const receive = (ofLine: string, date = '2026-01-12') =>
       owner.change(stock.bookId, [
         create('stockMovement', {
-          ...{ id: newId(), materialId: stock.materialId, date, type: 'receipt', unit: 'kg' },
-          ...{ quantity: ofLine, cost: '9', lineId, ofLine },
+          id: newId(),
+          materialId: stock.materialId,
+          date,
+          type: 'receipt',
+          unit: 'kg',
+          quantity: ofLine,
+          cost: '9',
+          lineId,
+          ofLine,
         }),
       ]);
     await receive('3').expect(200);

@@ -55,7 +55,10 @@ const ABOUT_SHIPMENT = new Set(['name', 'origin', 'destination', 'customsProfile
 const RETURNS = new Set(['returnsPercent', 'refundsPostage', 'returnHandling', 'resaleablePercent', 'scrapWorth']);
 const DISPATCH = new Set(['postageCharged', 'fulfilledById', 'monthsInStore', 'postageShares']);
 const MIX_SIDES: Readonly<Record<string, string>> = {
-  ...{ products: 'limits', secondsAtMost: 'limits', gapPercent: 'limits', resources: 'uses' },
+  products: 'limits',
+  secondsAtMost: 'limits',
+  gapPercent: 'limits',
+  resources: 'uses',
 };
 const sideOfChannel = (field: string) => (RETURNS.has(field) ? 'returns' : DISPATCH.has(field) ? 'dispatch' : '');
 const sideOf = ({ field }: PlaceOfRow, conversions: string) =>

@@ -91,7 +91,11 @@ describe('the widths of columns', () => {
 
   it('have room for what the empty row shows, where there is no row yet', () => {
     const day: Column<object, object> = {
-      ...{ id: 'date', header: 'Date', type: 'day', blankText: '27/11/2026', text: () => '' },
+      id: 'date',
+      header: 'Date',
+      type: 'day',
+      blankText: '27/11/2026',
+      text: () => '',
       read: () => ({ patch: {}, shown: '' }),
     };
     expect(measured([day], [], (words) => words.length * 7)[0]?.natural).toBe(10 * 7 + 22 + 17);
@@ -99,8 +103,13 @@ describe('the widths of columns', () => {
 
   it('grow with the digits that their figures were seen with', () => {
     const figure: Column<object, object> = {
-      ...{ id: 'cost', header: 'Cost', type: 'figure', view: 'product', digits: 2 },
-      ...{ of: () => '', pick: () => undefined },
+      id: 'cost',
+      header: 'Cost',
+      type: 'figure',
+      view: 'product',
+      digits: 2,
+      of: () => '',
+      pick: () => undefined,
     };
     const widthOf = (digits?: number) =>
       measured([figure], [], (words) => words.length, digits === undefined ? {} : { cost: digits })[0]?.natural;

@@ -197,7 +197,10 @@ function FixedCosts({ decision: { id } }: { readonly decision: Decision }) {
       fieldColumn<Cost>('decisionCost', 'amountPerMonth', locale, { header: `Of it a month, ${currency}` }),
       fieldColumn<Cost>('decisionCost', 'fate', locale, { header: 'With the decision it', words: FATE_WORDS }),
       figureColumn({
-        ...{ id: 'amount', header: `Counts, ${currency}`, view: 'decision', digits: 2 },
+        id: 'amount',
+        header: `Counts, ${currency}`,
+        view: 'decision',
+        digits: 2,
         of: () => id,
         pick: (view, row: Cost) => view.costs.find((each) => each.id === row.id)?.amount,
       }),

@@ -103,7 +103,11 @@ describe('a line that is typed into a bill', () => {
     expect(costOf(line.id)?.gaps[0]?.code).toBe('no-conversion');
     changed([
       createOf('itemConversion', newId(), {
-        ...{ materialId: clay.id, quantity: '1', unit: 'l', equalQuantity: '1.6', equalUnit: 'kg' },
+        materialId: clay.id,
+        quantity: '1',
+        unit: 'l',
+        equalQuantity: '1.6',
+        equalUnit: 'kg',
       }),
     ]);
     expect(costOf(line.id)?.gaps).toEqual([]);

@@ -74,7 +74,11 @@ function MaterialPrices({ material }: { readonly material: StoredRow<'material'>
   const perUnit = `${settings.currency} per ${unitWords(material.baseUnit)}`;
   useVersion('supplierPrice', 'billLine', 'itemConversion');
   const missing = unitsWithoutWay('materialId', id, material.baseUnit).map((unit) => ({
-    ...{ owner: 'materialId' as const, id, name: material.name, unit, baseUnit: material.baseUnit },
+    owner: 'materialId' as const,
+    id,
+    name: material.name,
+    unit,
+    baseUnit: material.baseUnit,
   }));
   return (
     <>

@@ -96,12 +96,18 @@ function channelColumn(
   if (show === 'price') return { ...priceColumn(channelId, name, locale), beside };
   if (show === 'strip')
     return {
-      ...{ id: channelId, header: name, type: 'shown', width: 120, beside },
+      id: channelId,
+      header: name,
+      type: 'shown',
+      width: 120,
+      beside,
       cell: ({ id }) => <BoardStrip pointId={pointOf(id, channelId)?.id ?? ''} scale={scale} />,
     };
   return {
     ...figureColumn({
-      ...{ id: channelId, header: name, view: 'boardRow' },
+      id: channelId,
+      header: name,
+      view: 'boardRow',
       of: ({ id }: Product) => id,
       pick: (view) => (view[channelId] as BoardCell | undefined)?.[show],
       digits: show === 'margin' ? 1 : 2,

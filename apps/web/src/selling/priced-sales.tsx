@@ -103,7 +103,9 @@ function usePricedSales(chosen: string | undefined) {
       );
       const usedIn = model.rows.rowsWith('billLine', 'componentId', product.id);
       const sales = prices.map(({ id, channelId }): PricedSale => ({
-        ...{ id, product, pointId: id },
+        id,
+        product,
+        pointId: id,
         channel: model.rows.row('channel', channelId)?.name ?? '',
       }));
       const unpriced: PricedSale = { id: product.id, product, pointId: '', channel: '' };

@@ -15,7 +15,9 @@ export function newOption(quoteId: string, name: string, units = '1'): Operation
   return [
     createOf('product', productId, { name: freeName('product', name), batchSize: units, quoted: true }),
     createOf('quoteOption', newId(), {
-      ...{ quoteId, productId, units },
+      quoteId,
+      productId,
+      units,
       position: nextPosition('quoteOption', options, []),
     }),
   ];
@@ -31,7 +33,11 @@ export function copiedOption(option: Option): Operation[] {
   return [
     ...copyInBook('product', product, productId),
     createOf('quoteOption', newId(), {
-      ...{ quoteId, productId, units, methodId, learningPercent },
+      quoteId,
+      productId,
+      units,
+      methodId,
+      learningPercent,
       position: nextPosition('quoteOption', options, []),
     }),
   ];

@@ -31,7 +31,10 @@ export function stepsOf(lines: readonly SaleLine[], scale: SaleColumn): Step[] {
     left = amount;
     return [
       {
-        ...{ name: lineWords(line), kind: line.role, isLoss: amount < 0, amount: text },
+        name: lineWords(line),
+        kind: line.role,
+        isLoss: amount < 0,
+        amount: text,
         span: [Math.min(0, amount), Math.max(0, amount)] as const,
       },
     ];

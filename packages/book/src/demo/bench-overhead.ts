@@ -28,17 +28,24 @@ export function addBenchOverhead(book: BookBuilder, size: BenchOverhead): readon
   const pools = range(size.pools).map((index) => {
     const isShared = index % 2 === 0;
     const poolId = book.add('costPool', {
-      ...{ name: `Pool ${index + 1}`, position: index, use: index % 5 === 4 ? 'non-production' : 'production' },
-      ...{ departmentId: isShared ? null : departments[index % size.departments] },
-      ...{ apportionmentBasisId: isShared ? floor : null, practicalMinutes: '14400' },
+      name: `Pool ${index + 1}`,
+      position: index,
+      use: index % 5 === 4 ? 'non-production' : 'production',
+      departmentId: isShared ? null : departments[index % size.departments],
+      apportionmentBasisId: isShared ? floor : null,
+      practicalMinutes: '14400',
     });
     book.add('runningCost', { name: `Bill of pool ${index + 1}`, position: 100 + index, amount: '400', poolId });
     return poolId;
   });
   range(size.activities).forEach((index) => {
     const activityId = book.add('activity', {
-      ...{ name: `Activity ${index + 1}`, position: index, driver: DRIVERS[index % DRIVERS.length] },
-      ...{ resourcePoolId: pools[index % size.pools], minutes: '6', practicalVolume: '90000' },
+      name: `Activity ${index + 1}`,
+      position: index,
+      driver: DRIVERS[index % DRIVERS.length],
+      resourcePoolId: pools[index % size.pools],
+      minutes: '6',
+      practicalVolume: '90000',
     });
     for (const poolId of [0, 1, 2].map((step) => pools[(index + step * 11) % size.pools]))
       book.add('poolActivity', { poolId, activityId, percent: '30' });

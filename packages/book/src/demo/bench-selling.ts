@@ -10,8 +10,12 @@ export function benchSelling(size = BENCH_SELLING): BookFile {
   book.add('settings', { name: 'Price board', openDaysPerMonth: '20', salesTaxPercent: '20' });
   const channels = Array.from({ length: size.channels }, (_channel, index) => {
     const channelId = book.add('channel', {
-      ...{ name: `Channel ${index + 1}`, unitsPerOrder: '1.5', postageCharged: index % 3 === 0 ? '4.80' : null },
-      ...{ returnsPercent: String(index % 4), returnHandling: '1.50', resaleablePercent: '60' },
+      name: `Channel ${index + 1}`,
+      unitsPerOrder: '1.5',
+      postageCharged: index % 3 === 0 ? '4.80' : null,
+      returnsPercent: String(index % 4),
+      returnHandling: '1.50',
+      resaleablePercent: '60',
     });
     const commission = book.add('feeRule', { channelId, name: 'Commission', percent: '10', minimum: '0.50' });
     if (index % 2 === 0)
@@ -29,7 +33,11 @@ export function benchSelling(size = BENCH_SELLING): BookFile {
     book.add('typedCost', { productId, element: 'materials', amount: `${3 + (index % 40)}.${10 + (index % 90)}` });
     channels.forEach((channelId, place) =>
       book.add('pricePoint', {
-        ...{ productId, channelId, price: `${9 + ((index * 7 + place * 3) % 90)}.95`, basis: 'margin', target: '22' },
+        productId,
+        channelId,
+        price: `${9 + ((index * 7 + place * 3) % 90)}.95`,
+        basis: 'margin',
+        target: '22',
       }),
     );
   }

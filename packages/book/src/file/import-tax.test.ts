@@ -5,7 +5,8 @@ it('a customs profile of format 9 recovers import tax as other tax is, but where
   const id = (last: number) => `0192f000-0000-7000-8000-00000000000${last}`;
   const profile = (last: number, more: object) => ({ id: id(last), name: `Customs ${last}`, ...more });
   const read = readBookFile({
-    ...{ format: 'nuvar-book', version: 9 },
+    format: 'nuvar-book',
+    version: 9,
     rows: {
       settings: [{ id: id(1), name: 'Importer' }],
       customsProfile: [

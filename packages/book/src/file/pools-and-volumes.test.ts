@@ -23,11 +23,17 @@ describe('a book file of format 6', () => {
         const read = readBookFile(
           file({
             product: planned.map((each, index) => ({
-              ...{ id: newId(), name: `Product ${index}`, archived: each.archived },
+              id: newId(),
+              name: `Product ${index}`,
+              archived: each.archived,
               plannedUnitsPerMonth: each.planned,
             })),
             runningCost: uses.map((pool, position) => ({
-              ...{ id: newId(), name: `Cost ${position}`, position, amount: '10', pool },
+              id: newId(),
+              name: `Cost ${position}`,
+              position,
+              amount: '10',
+              pool,
             })),
           }),
         );

@@ -52,20 +52,31 @@ export const absorbedMonth: Calculation<AbsorbedMonth> = {
     if (row === undefined) {
       const gone = ofMissingRow({ name: 'Overhead of the month', unit: perMonth }, 'a month of actual overhead');
       return {
-        ...{ budget: gone, budgetBasis: gone, rate: gone, actual: gone, absorbed: gone },
-        ...{ difference: gone, expenditure: gone, volume: gone },
-        ...{ absorbedStandard: null, differenceStandard: null, capacity: null, efficiency: null },
+        budget: gone,
+        budgetBasis: gone,
+        rate: gone,
+        actual: gone,
+        absorbed: gone,
+        difference: gone,
+        expenditure: gone,
+        volume: gone,
+        absorbedStandard: null,
+        differenceStandard: null,
+        capacity: null,
+        efficiency: null,
       };
     }
     const budgeted = budgetOf(sheet, row);
     const basis = (field: 'basisQuantity' | 'standardQuantity', name: string) =>
       sheet.input('overheadActual', row, field, {
-        ...{ name, unit: budgeted.basis.unit },
+        name,
+        unit: budgeted.basis.unit,
         whenEmpty: (place) => overheadGap('no-actual', place, { what: name.toLowerCase() }),
       });
     const worked = basis('basisQuantity', 'Basis worked');
     const actual = sheet.input('overheadActual', row, 'amount', {
-      ...{ name: 'Actual overhead', unit: perMonth },
+      name: 'Actual overhead',
+      unit: perMonth,
       whenEmpty: (place) => overheadGap('no-actual', place, { what: 'actual overhead' }),
     });
     const rate = quotient('Absorption rate', budgeted.amount, budgeted.basis);
@@ -74,9 +85,14 @@ export const absorbedMonth: Calculation<AbsorbedMonth> = {
     const apart = difference('Worked above budget', worked, budgeted.basis);
     const volume = multiplied('Volume', rate, apart);
     return {
-      ...{ budget: budgeted.amount, budgetBasis: budgeted.basis, rate, actual, absorbed },
+      budget: budgeted.amount,
+      budgetBasis: budgeted.basis,
+      rate,
+      actual,
+      absorbed,
       difference: difference('Over-absorbed (+) or under-absorbed (−)', absorbed, actual),
-      ...{ expenditure, volume },
+      expenditure,
+      volume,
       ...onStandard(
         rate,
         volume,

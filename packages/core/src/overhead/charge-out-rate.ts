@@ -54,17 +54,12 @@ export const chargeOut: Calculation<ChargeOut> = {
     const row = sheet.row('chargeOutRate', id);
     const subject = row?.name ?? 'a charge-out rate';
     const named = (name: string) => ({ name, subject });
-    if (row === undefined) {
-      const gone = ofMissingRow({ ...named('Charge-out rate'), unit: money(sheet).per(HOUR) }, 'a charge-out rate');
-      return {
-        ...{ runningCosts: gone, toEarn: gone, hoursWorked: gone, billableHours: gone, perHour: gone, perDay: gone },
-        ...{ perHourOneDayLess: gone, moreForOneDay: gone, lostForOneDay: gone },
-      };
-    }
+    if (row === undefined) return noRate(sheet);
     const field = (name: keyof typeof row & string, label: string, of: Figure['unit']) =>
       sheet.input('chargeOutRate', row, name, { ...named(label), unit: of });
     const income = sheet.input('chargeOutRate', row, 'incomePerYear', {
-      ...{ ...named('Income wanted'), unit: money(sheet).per(YEAR) },
+      ...named('Income wanted'),
+      unit: money(sheet).per(YEAR),
       whenEmpty: (place) => overheadGap('no-income', place, { subject }),
     });
     const runningCosts = runningCostsAYear(
@@ -95,7 +90,11 @@ export const chargeOut: Calculation<ChargeOut> = {
     const none = overheadGap('no-billable-hours', place, { subject });
     const perHourOneDayLess = rateOver(named('Hour rate with one more unbilled day a month'), toEarn, left, none);
     return {
-      ...{ runningCosts, toEarn, hoursWorked, billableHours, perHour },
+      runningCosts,
+      toEarn,
+      hoursWorked,
+      billableHours,
+      perHour,
       perDay: multiplied(named('Day rate'), perHour, hoursPerDay),
       perHourOneDayLess,
       moreForOneDay: difference(named('More an hour'), perHourOneDayLess, perHour),
@@ -103,6 +102,21 @@ export const chargeOut: Calculation<ChargeOut> = {
     };
   },
 };
+
+function noRate(sheet: Sheet): ChargeOut {
+  const gone = ofMissingRow({ name: 'Charge-out rate', unit: money(sheet).per(HOUR) }, 'a charge-out rate');
+  return {
+    runningCosts: gone,
+    toEarn: gone,
+    hoursWorked: gone,
+    billableHours: gone,
+    perHour: gone,
+    perDay: gone,
+    perHourOneDayLess: gone,
+    moreForOneDay: gone,
+    lostForOneDay: gone,
+  };
+}
 
 /** Without an income there is no rate: the running costs alone would say too little. */
 function earnedInAll(called: CalledOf, income: Figure, runningCosts: Figure): Figure {

@@ -80,7 +80,11 @@ function labourDrivers(sheet: Sheet, taking: Taking): Driver[] {
 }
 
 const ofBatch = (driver: Driver, quantity: Figure, isOfAnyBatch: boolean): DriverTaking => ({
-  ...{ driver, of: 'batch', isOfAnyBatch, goesAlong: true, quantity },
+  driver,
+  of: 'batch',
+  isOfAnyBatch,
+  goesAlong: true,
+  quantity,
 });
 
 function departmentOf(sheet: Sheet, { kind, id }: Taking, grade: RowOf<'labourGrade'> | undefined): string | null {
@@ -174,7 +178,11 @@ function typedUse(
   });
   const driver = activityDriver(activity.id);
   const ofUnit = (quantity: Figure, goesAlong: boolean): DriverTaking => ({
-    ...{ driver, of: 'unit', isOfAnyBatch: false, goesAlong, quantity },
+    driver,
+    of: 'unit',
+    isOfAnyBatch: false,
+    goesAlong,
+    quantity,
   });
   switch (row.per) {
     case 'unit':

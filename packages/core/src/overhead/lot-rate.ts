@@ -58,7 +58,9 @@ export function noBasis(
 ): Gap {
   if (basis === 'labour hours' && subject === '')
     return overheadGap('no-labour-hours', {
-      ...{ kind: 'settings', id: sheet.settings().id, field: 'normalLabourHoursPerMonth' },
+      kind: 'settings',
+      id: sheet.settings().id,
+      field: 'normalLabourHoursPerMonth',
     });
   return overheadGap('no-basis', place, { basis, subject: subject === '' ? 'the book' : subject });
 }

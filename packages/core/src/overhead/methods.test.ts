@@ -39,7 +39,10 @@ describe('absorption at normal capacity (IAS 2.13)', () => {
         const office = made.add('costPool', { name: 'Office', use: 'non-production' });
         made.add('runningCost', { name: 'Workshop', amount: '12000' });
         made.add('runningCost', {
-          ...{ name: 'Supplies', amount: '1.50', behaviour: 'variable', driver: 'labour hours' },
+          name: 'Supplies',
+          amount: '1.50',
+          behaviour: 'variable',
+          driver: 'labour hours',
         });
         made.add('runningCost', { name: 'Office', amount: '4000', poolId: office });
       },
@@ -64,7 +67,10 @@ describe('absorption at normal capacity (IAS 2.13)', () => {
     const rows = rowsOf((made) => {
       made.add('settings', { name: 'Example' });
       const gradeId = made.add('labourGrade', {
-        ...{ name: 'Maker', wagePerHour: '18', onCostPercent: '25', productivePercent: '80' },
+        name: 'Maker',
+        wagePerHour: '18',
+        onCostPercent: '25',
+        productivePercent: '80',
       });
       product(made, gradeId, 'Thing', '1', '1472');
       made.add('runningCost', { name: 'Rent', amount: '29440' });
@@ -333,7 +339,8 @@ describe('absorption by department', () => {
       const floor = made.add('apportionmentBasis', { name: 'Floor area' });
       if (square != null) made.add('departmentMeasure', { apportionmentBasisId: floor, departmentId, amount: square });
       const poolId = made.add('costPool', {
-        ...{ name: 'Premises', departmentId: department ? departmentId : null },
+        name: 'Premises',
+        departmentId: department ? departmentId : null,
         apportionmentBasisId: basis ? floor : null,
       });
       made.add('runningCost', { name: 'Rent', amount: '2000', poolId });
@@ -459,7 +466,9 @@ describe('activity-based costing', () => {
       made.add('runningCost', { name: 'Rent', amount: '1000', poolId });
       const add = (name: string, percent: string, fields: object) =>
         made.add('poolActivity', {
-          ...{ poolId, percent, activityId: made.add('activity', { name, driver: 'labour hours', ...fields }) },
+          poolId,
+          percent,
+          activityId: made.add('activity', { name, driver: 'labour hours', ...fields }),
         });
       add('Working', '50', {});
       add('Keeping the place', '30', { level: 'facility', isCharged: false });
@@ -521,7 +530,10 @@ describe('time-driven activity-based costing', () => {
       const poolId = made.add('costPool', { name: 'Packing', practicalMinutes: '10000' });
       made.add('runningCost', { name: 'Packing', amount: '5000', poolId });
       const activityId = made.add('activity', {
-        ...{ name: 'Packing', driver: 'units', minutes: '5', resourcePoolId: poolId },
+        name: 'Packing',
+        driver: 'units',
+        minutes: '5',
+        resourcePoolId: poolId,
       });
       ids.activity = activityId;
       const term = (fields: object) => made.add('timeTerm', { activityId, name: 'More', ...fields });
@@ -574,7 +586,10 @@ describe('every method', () => {
             poolId: selling,
           });
           const activityId = made.add('activity', {
-            ...{ name: 'Work', driver: 'labour hours', minutes: '60', resourcePoolId: premises },
+            name: 'Work',
+            driver: 'labour hours',
+            minutes: '60',
+            resourcePoolId: premises,
             practicalVolume: String(capacity),
           });
           made.add('poolActivity', { poolId: premises, activityId, percent: String(share) });
@@ -583,7 +598,10 @@ describe('every method', () => {
           made.add('poolActivity', { poolId: selling, activityId: visitId, percent: '100' });
           uses.forEach((amount, index) =>
             made.add('activityUse', {
-              ...{ activityId: visitId, productId: products[index], per: 'month', amount: String(amount) },
+              activityId: visitId,
+              productId: products[index],
+              per: 'month',
+              amount: String(amount),
             }),
           );
           for (const type of ['single rate', 'by department', 'activities', 'time-driven activities'])
@@ -619,7 +637,9 @@ describe('every method', () => {
             const poolId = made.add('costPool', { name: 'All' });
             made.add('runningCost', { name: 'All', amount: String(rent), poolId });
             const activityId = made.add('activity', {
-              ...{ name: 'Work', driver: 'labour hours', practicalVolume: String(capacity) },
+              name: 'Work',
+              driver: 'labour hours',
+              practicalVolume: String(capacity),
             });
             made.add('poolActivity', { poolId, activityId, percent: '100' });
           },

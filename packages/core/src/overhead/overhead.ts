@@ -52,7 +52,9 @@ export const overhead: Calculation<Overhead> = {
     const total = sum('Running costs per month', perMonth, [fixed, variable]);
     const { assigned } = sheet.read(overheadTotals, methodOfTheBook(sheet));
     return {
-      ...{ total, fixed, variable },
+      total,
+      fixed,
+      variable,
       perOpenDay: quotient('Running costs per open day', total, sheet.read(openDays, WHOLE_BOOK).perMonth),
       plannedHours: sheet.read(workNeeded, 'labour hours').perMonth,
       sharedOut: assigned,

@@ -155,8 +155,14 @@ describe('the calendar of open days', () => {
       'without the turn of the year',
       (add: Add) =>
         add('openSeason', {
-          ...{ name: 'Closed', startsOn: '2020-12-21', endsOn: '2021-01-10', monday: false, tuesday: false },
-          ...{ wednesday: false, thursday: false, friday: false },
+          name: 'Closed',
+          startsOn: '2020-12-21',
+          endsOn: '2021-01-10',
+          monday: false,
+          tuesday: false,
+          wednesday: false,
+          thursday: false,
+          friday: false,
         }),
       '14',
     ],
@@ -264,8 +270,12 @@ describe('over- and under-absorbed overhead', () => {
     const book = rowsOf((made) => {
       made.add('settings', { name: 'Absorbed' });
       id = made.add('overheadActual', {
-        ...{ month: '2026-10-01', amount: '25000', basisQuantity: '1150', standardQuantity: '1180' },
-        ...{ budgetAmount: '24000', budgetQuantity: '1200' },
+        month: '2026-10-01',
+        amount: '25000',
+        basisQuantity: '1150',
+        standardQuantity: '1180',
+        budgetAmount: '24000',
+        budgetQuantity: '1200',
       });
     });
     expect(rows.count('overheadActual')).toBe(0);
@@ -284,8 +294,15 @@ describe('over- and under-absorbed overhead', () => {
     const { rows } = workshop({ settings: { normalLabourHoursPerMonth: '40' } });
     const id = '0192f000-0000-7000-8000-00000000ffff';
     rows.put('overheadActual', id, {
-      ...{ id, version: 1, month: '2026-10-01', departmentId: null, amount: '480', basisQuantity: '36' },
-      ...{ standardQuantity: null, budgetAmount: null, budgetQuantity: null },
+      id,
+      version: 1,
+      month: '2026-10-01',
+      departmentId: null,
+      amount: '480',
+      basisQuantity: '36',
+      standardQuantity: null,
+      budgetAmount: null,
+      budgetQuantity: null,
     } as never);
     const view = VIEWS.absorbed(evaluated(rows), id);
     expect([view.budget.amount, view.budgetBasis.amount, view.rate.amount, view.difference.amount]).toEqual([
@@ -301,8 +318,16 @@ describe('a charge-out rate', () => {
     const { rows } = withCost({ amount: '500' });
     const id = '0192f000-0000-7000-8000-00000000fffe';
     rows.put('chargeOutRate', id, {
-      ...{ id, version: 1, name: 'Hours', position: 0, incomePerYear: '30000', runningCostPercent: '50' },
-      ...{ weeksPerYear: '45', hoursPerWeek: '40', hoursPerDay: '8', billablePercent: '60' },
+      id,
+      version: 1,
+      name: 'Hours',
+      position: 0,
+      incomePerYear: '30000',
+      runningCostPercent: '50',
+      weeksPerYear: '45',
+      hoursPerWeek: '40',
+      hoursPerDay: '8',
+      billablePercent: '60',
     } as never);
     const view = VIEWS.chargeOut(evaluated(rows), id);
     expect(Number(view.perHour.amount)).toBeCloseTo(33_000 / 1080, 10);

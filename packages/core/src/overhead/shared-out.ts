@@ -28,7 +28,10 @@ function variableLot(sheet: Sheet, row: RowOf<'runningCost'>): Lot {
   const pool = row.poolId === null ? undefined : sheet.row('costPool', row.poolId);
   const id = `cost.${row.id}`;
   return {
-    ...{ id, label: row.name, use: pool?.use ?? 'production', isVariable: true },
+    id,
+    label: row.name,
+    use: pool?.use ?? 'production',
+    isVariable: true,
     cost: sheet.read(runningCost, row.id).perMonth,
     basis: volumeFor(sheet, row.driver, pool?.use ?? 'production'),
     rate: amountPaid(sheet, row, sheet.asOf, money(sheet).per(perUnit)),

@@ -21,7 +21,10 @@ function stepped(
     more: (book, { product, channel }) => {
       for (const [index, each] of [steps, ...more].entries()) {
         const runningCostId = book.add('runningCost', {
-          ...{ name: `Rent ${index}`, amount: null, behaviour: 'stepped', driver },
+          name: `Rent ${index}`,
+          amount: null,
+          behaviour: 'stepped',
+          driver,
         });
         for (const step of each) book.add('costStep', { runningCostId, ...step });
       }

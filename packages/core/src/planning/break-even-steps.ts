@@ -43,7 +43,9 @@ function breakEvenStep(step: FixedCostStep, next: FixedCostStep | undefined, con
   const first = upTo === null ? null : roundToStep(upTo, ONE, 'down').plus(ONE);
   return {
     upTo: upTo === null ? null : named('Limit of the step', upTo),
-    ...{ fixedCost, exactUnits, units: rounded('Break-even units', exactUnits, ONE, 'up') },
+    fixedCost,
+    exactUnits,
+    units: rounded('Break-even units', exactUnits, ONE, 'up'),
     beyond:
       first === null || next === undefined
         ? null

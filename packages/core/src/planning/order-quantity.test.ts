@@ -118,8 +118,12 @@ describe('how much to order', () => {
             return [String(from), (price / 100).toFixed(2)] as const;
           });
           const { cheapest } = ordered({
-            ...{ need: String(need), costPerOrder: String(order), holdingPercent: String(hold) },
-            ...{ price: (cents / 100).toFixed(2), minimumOrder: String(least), breaks: list },
+            need: String(need),
+            costPerOrder: String(order),
+            holdingPercent: String(hold),
+            price: (cents / 100).toFixed(2),
+            minimumOrder: String(least),
+            breaks: list,
           });
           const priceAt = (packs: number) =>
             list.reduce((so, [start, lower]) => (packs >= Number(start) ? Number(lower) : so), cents / 100);

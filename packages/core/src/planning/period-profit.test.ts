@@ -36,8 +36,13 @@ describe('the profit of a planned month', () => {
   // Invented, recomputed by hand.
   it('is 3,500 by marginal and 4,700 by absorption costing where 200 of 1,000 go into stock', () => {
     const of = period({
-      ...{ made: '1000', sold: '800', price: '25', variable: '10', normal: '1000' },
-      ...{ fixedProduction: '6000', fixedOther: '2500' },
+      made: '1000',
+      sold: '800',
+      price: '25',
+      variable: '10',
+      normal: '1000',
+      fixedProduction: '6000',
+      fixedOther: '2500',
     });
     expect(['marginal', 'absorption', 'difference', 'intoStock', 'underAbsorbed'].map(of)).toEqual([
       ...[3500, 4700, 1200, 1200, 0],
@@ -48,8 +53,14 @@ describe('the profit of a planned month', () => {
   // variable cost 200 to make and 185 to sell; fixed 1,080,000 and 1,380,000.
   it('differs by the fixed manufacturing cost of the change of stock: 2,000 x 135', () => {
     const of = period({
-      ...{ made: '8000', sold: '6000', price: '1000', variable: '200', fee: '185', normal: '8000' },
-      ...{ fixedProduction: '1080000', fixedOther: '1380000' },
+      made: '8000',
+      sold: '6000',
+      price: '1000',
+      variable: '200',
+      fee: '185',
+      normal: '8000',
+      fixedProduction: '1080000',
+      fixedOther: '1380000',
     });
     expect(['marginal', 'absorption', 'difference'].map(of)).toEqual([1_230_000, 1_500_000, 270_000]);
   });

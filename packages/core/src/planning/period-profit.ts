@@ -87,8 +87,15 @@ export const periodProfit: Calculation<PeriodProfit> = {
     );
     const absorption = difference('Profit, absorption costing', gross, fixedOther);
     return {
-      ...{ revenue, variableCost: difference('Variable cost and fees', revenue, contribution), contribution },
-      ...{ fixedProduction, fixedOther, marginal, fixedInSold, underAbsorbed, absorption },
+      revenue,
+      variableCost: difference('Variable cost and fees', revenue, contribution),
+      contribution,
+      fixedProduction,
+      fixedOther,
+      marginal,
+      fixedInSold,
+      underAbsorbed,
+      absorption,
       intoStock: together('Fixed cost into stock', 'intoStock'),
       difference: difference('Absorption less marginal', absorption, marginal),
     };

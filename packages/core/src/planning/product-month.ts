@@ -70,7 +70,10 @@ export const productMonth: Calculation<ProductMonth> = {
         ? production
         : sum(named('Fixed production cost in a unit'), production.unit, [production, committed]);
     return {
-      ...{ sold, made, stockChange, fixedInUnit },
+      sold,
+      made,
+      stockChange,
+      fixedInUnit,
       revenue: sum(
         named('Revenue'),
         money(sheet).per(MONTH),
@@ -103,7 +106,14 @@ function unpriced(sheet: Sheet, product: RowOf<'product'>): Figure {
 function gone(sheet: Sheet): ProductMonth {
   const figure = ofMissingRow({ name: 'Planned month', unit: money(sheet).per(MONTH) }, 'a product');
   return {
-    ...{ sold: figure, made: figure, stockChange: figure, revenue: figure, contribution: figure },
-    ...{ fixedInUnit: figure, absorbedByMade: figure, absorbedBySold: figure, intoStock: figure },
+    sold: figure,
+    made: figure,
+    stockChange: figure,
+    revenue: figure,
+    contribution: figure,
+    fixedInUnit: figure,
+    absorbedByMade: figure,
+    absorbedBySold: figure,
+    intoStock: figure,
   };
 }

@@ -20,7 +20,8 @@ export function priceAtQuantity(
     );
   if (reached === null) return null;
   return sheet.input('quantityBreak', reached, 'price', {
-    ...{ name: `Price from ${reached.fromQuantity} units`, subject: product.name },
+    name: `Price from ${reached.fromQuantity} units`,
+    subject: product.name,
     unit: money(sheet).per(unit(product.outputUnit)),
   });
 }

@@ -108,12 +108,16 @@ function lifeInHours(sheet: Sheet, row: RowOf<'equipment'>): Figure {
   const subject = row.name;
   if (row.lifeYears === null || row.lifeHours !== null)
     return sheet.input('equipment', row, 'lifeHours', {
-      ...{ name: 'Life', subject, unit: HOUR },
+      name: 'Life',
+      subject,
+      unit: HOUR,
       whenEmpty: (place) => productionGap('no-life', place, { subject }),
     });
   const years = sheet.input('equipment', row, 'lifeYears', { name: 'Life', subject, unit: YEAR });
   const hours = sheet.input('equipment', row, 'hoursPerYear', {
-    ...{ name: 'Hours a year', subject, unit: HOUR.per(YEAR) },
+    name: 'Hours a year',
+    subject,
+    unit: HOUR.per(YEAR),
     whenEmpty: (place) => productionGap('no-hours-a-year', place, { subject }),
   });
   return multiplied({ name: 'Life in hours', subject }, years, hours);

@@ -69,7 +69,9 @@ function inProductUnits(sheet: Sheet, process: Process, output: Output, units: B
   if (same !== null) return same;
   const place = { kind: 'jointOutput', id: output.id, field: 'unit' } as const;
   const values = {
-    ...{ output: output.name, unit: unitWord(output.unit), product: units.productName },
+    output: output.name,
+    unit: unitWord(output.unit),
+    product: units.productName,
     otherUnit: unitWord(units.outputUnit),
   };
   const leaf = { name: 'Quantity', subject: output.name, unit: unit(units.outputUnit).per(BATCH) };

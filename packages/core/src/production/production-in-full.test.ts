@@ -13,7 +13,12 @@ type Fields = Record<string, unknown>;
 const priced = (book: BookBuilder, name: string, price: string, fields: Fields = {}, more: Fields = {}) => {
   const materialId = book.add('material', { name, baseUnit: 'kg', ...fields });
   book.add('supplierPrice', {
-    ...{ materialId, packQuantity: '1', packUnit: 'kg', price, currency: 'EUR', validFrom: '2026-01-01' },
+    materialId,
+    packQuantity: '1',
+    packUnit: 'kg',
+    price,
+    currency: 'EUR',
+    validFrom: '2026-01-01',
     ...more,
   });
   return materialId;
@@ -249,8 +254,12 @@ describe('a frozen card', () => {
     expect(missing).toEqual([]);
     const card = { id: ids.run, productId: ids.pot, name: 'Spring', frozenOn: DAY, version: 1 };
     const frozenLine = lines.map((line, position) => ({
-      ...{ id: `0192f000-0000-7000-8000-0000000f00${String(position).padStart(2, '0')}`, version: 1 },
-      ...{ frozenCardId: ids.run, position, currency: 'EUR', ...line },
+      id: `0192f000-0000-7000-8000-0000000f00${String(position).padStart(2, '0')}`,
+      version: 1,
+      frozenCardId: ids.run,
+      position,
+      currency: 'EUR',
+      ...line,
     }));
     const all = { ...rowsByKind(rows), frozenCard: [card as never], frozenLine: frozenLine as never };
     return { ids, rows, later: evaluate(all, DAY) };
@@ -511,7 +520,12 @@ describe('what a material costs', () => {
       book.add('settings', { name: 'Averages', planningBasis: 'average' });
       id = priced(book, 'Flour', '1', {}, { orderedPacks: '30' });
       book.add('supplierPrice', {
-        ...{ materialId: id, packQuantity: '1', packUnit: 'kg', price: '2', currency: 'EUR', validFrom: '2026-06-01' },
+        materialId: id,
+        packQuantity: '1',
+        packUnit: 'kg',
+        price: '2',
+        currency: 'EUR',
+        validFrom: '2026-06-01',
         orderedPacks: '10',
       });
       book.add('standardPrice', { materialId: id, validFrom: '2026-03-01', price: '1.10' });

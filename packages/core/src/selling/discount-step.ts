@@ -40,7 +40,11 @@ export const discountStep: Calculation<DiscountStep> = {
     const { sold, price } = sheet.read(setPrice, pointId);
     if (sold === null)
       return {
-        ...{ priceAfter: price, asOne: price, contribution: price, profit: price, margin: price },
+        priceAfter: price,
+        asOne: price,
+        contribution: price,
+        profit: price,
+        margin: price,
         unitsToEarnTheSame: price,
       };
     const { product, terms } = sold;

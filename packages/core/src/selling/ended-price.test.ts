@@ -108,7 +108,8 @@ const anyFee: fc.Arbitrary<AnyFee> = fc.oneof(
       above: orNone(cents(0, 400)),
     })
     .map(({ above, minimum, amount: fixed, percent }) => ({
-      ...{ takenOf: 'price before tax', percent },
+      takenOf: 'price before tax',
+      percent,
       ...(fixed !== undefined && { amount: fixed }),
       ...(minimum !== undefined && { minimum }),
       ...(above !== undefined && { maximum: (Number(minimum ?? 0) + Number(above) + 0.5).toFixed(2) }),

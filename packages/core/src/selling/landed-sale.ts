@@ -18,7 +18,13 @@ export interface LandedSale {
 }
 
 const NONE: LandedSale = {
-  ...{ netRevenue: null, fullCost: null, profit: null, margin: null, markup: null, units: null, profitInAll: null },
+  netRevenue: null,
+  fullCost: null,
+  profit: null,
+  margin: null,
+  markup: null,
+  units: null,
+  profitInAll: null,
 };
 
 /**

@@ -61,7 +61,9 @@ export const netRealisable: Calculation<NetRealisable> = {
       ? 'it sells for less than it cost'
       : 'what it goes into sells below cost, and buying it again would cost less';
     return {
-      ...{ isForResale, writtenDownTo: worth, products: [...new Set(sold.map(({ product }) => product.id))] },
+      isForResale,
+      writtenDownTo: worth,
+      products: [...new Set(sold.map(({ product }) => product.id))],
       writeDown: choice(
         called('Write-down'),
         multiplied(called('Excess of the stock value'), excess, quantity),

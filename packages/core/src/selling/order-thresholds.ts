@@ -67,7 +67,9 @@ export const orderThresholds: Calculation<OrderThresholds> = {
     const subject = product.name;
     const named = (name: string) => ({ name, subject });
     const unitsPerOrder = sheet.input('channel', channel, 'unitsPerOrder', {
-      ...{ name: 'Units per order', subject: channel.name, unit: unit(product.outputUnit).per(ORDER) },
+      name: 'Units per order',
+      subject: channel.name,
+      unit: unit(product.outputUnit).per(ORDER),
     });
     const cost = unitCostOf(sheet, product.id, point.channelId);
     const contribution = contributionOf(set, cost, terms, subject);

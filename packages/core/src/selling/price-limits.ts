@@ -176,7 +176,9 @@ function returnOnInvested(
   rate: Figure,
 ): Figure {
   const invested = sheet.input('pricePoint', point, 'invested', {
-    ...{ name: 'Invested', subject, unit: money(sheet).per(YEAR) },
+    name: 'Invested',
+    subject,
+    unit: money(sheet).per(YEAR),
     whenEmpty: (place) => sellingGap('no-invested', place, { subject }),
   });
   const planned = multiplied({ name: 'Units planned in a year', subject }, plannedAt(sheet, point), MONTHS_A_YEAR);

@@ -5,7 +5,9 @@ import { amount, evaluated, workshop, type WorkshopFields } from '../testing/eva
 /** A thing at 200, at 175 from ten units on, that costs 4.00 and an hour's quarter of nothing. */
 const figures = (unitsPerOrder: string, fields: WorkshopFields = {}) => {
   const { rows, point } = workshop({
-    ...{ labourGrade: { wagePerHour: '0' }, runningCost: { amount: '0' }, supplierPrice: { price: '80' } },
+    labourGrade: { wagePerHour: '0' },
+    runningCost: { amount: '0' },
+    supplierPrice: { price: '80' },
     channel: { unitsPerOrder },
     pricePoint: { price: '200', taxInside: false, ...fields.pricePoint },
     more: (book, { point: pricePointId }) => {

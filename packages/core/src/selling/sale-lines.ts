@@ -184,16 +184,19 @@ function noSale(gone: Figure): SaleLines {
   return {
     ...none,
     ...cost,
-    ...{
-      listPrice: gone,
-      tax: gone,
-      beforeTax: gone,
-      netRevenue: gone,
-      fees: gone,
-      returnsCost: null,
-      afterFees: gone,
-    },
-    ...{ contribution: gone, fixed: gone, periodFees: null, profit: gone, margin: gone, markup: gone },
+    listPrice: gone,
+    tax: gone,
+    beforeTax: gone,
+    netRevenue: gone,
+    fees: gone,
+    returnsCost: null,
+    afterFees: gone,
+    contribution: gone,
+    fixed: gone,
+    periodFees: null,
+    profit: gone,
+    margin: gone,
+    markup: gone,
   };
 }
 

@@ -124,7 +124,9 @@ function termsFor(
   const unitsPerOrder = () =>
     order === undefined
       ? sheet.input('channel', channel, 'unitsPerOrder', {
-          ...{ name: 'Units per order', subject: channel.name, unit: output.per(ORDER) },
+          name: 'Units per order',
+          subject: channel.name,
+          unit: output.per(ORDER),
         })
       : constant('Units of the order', order.units, output.per(ORDER), 'an order of so many');
   const coupon = couponOf(sheet, product, point, taxInside ? priceWithTax : null);
@@ -137,7 +139,14 @@ function termsFor(
   const packing = packingOf(sheet, fulfiller, product, unitsPerOrder);
   const postagePaid = postageOf(sheet, fulfiller, product, unitsPerOrder);
   return {
-    ...{ taxInside, tax, coupon, beside, fees, packing, postagePaid, returns },
+    taxInside,
+    tax,
+    coupon,
+    beside,
+    fees,
+    packing,
+    postagePaid,
+    returns,
     periodFee: periodFeeOf(sheet, context, fulfiller),
     keptAfterDiscount: keptAfterDiscount(sheet, product, point),
     written: (text) => numberIn(sheet, text),
@@ -155,10 +164,14 @@ function once<T>(work: () => T): () => T {
 function monthsOf(sheet: Sheet, fulfiller: RowOf<'channel'>, product: SoldProduct, point: Point | undefined): Figure {
   return point === undefined || point.monthsInStore === null
     ? sheet.input('channel', fulfiller, 'monthsInStore', {
-        ...{ name: 'Months in store', subject: fulfiller.name, unit: MONTH },
+        name: 'Months in store',
+        subject: fulfiller.name,
+        unit: MONTH,
       })
     : sheet.input('pricePoint', point, 'monthsInStore', {
-        ...{ name: 'Months in store', subject: product.name, unit: MONTH },
+        name: 'Months in store',
+        subject: product.name,
+        unit: MONTH,
       });
 }
 
@@ -186,7 +199,9 @@ export function postageCharged(
   if (channel.postageCharged === null || channel.postageCharged === '0') return null;
   const subject = channel.name;
   const typed = sheet.input('channel', channel, 'postageCharged', {
-    ...{ name: 'Postage charged', subject, unit: money(sheet).per(ORDER) },
+    name: 'Postage charged',
+    subject,
+    unit: money(sheet).per(ORDER),
   });
   const net =
     priceWithTax === null ? typed : wholeOf({ name: 'Postage charged before tax', subject }, typed, priceWithTax);
@@ -212,7 +227,9 @@ const THE_COUPON = constant('The whole coupon', '100', PERCENT, 'definition');
 
 function ownPart(sheet: Sheet, point: RowOf<'pricePoint'>, off: Figure, subject: string): Figure {
   const funded = sheet.input('pricePoint', point, 'couponFundedPercent', {
-    ...{ name: 'Of the coupon, the channel pays', subject, unit: PERCENT },
+    name: 'Of the coupon, the channel pays',
+    subject,
+    unit: PERCENT,
   });
   return percentOf(
     { name: "The seller's part of the coupon", subject },

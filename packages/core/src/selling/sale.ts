@@ -78,7 +78,16 @@ export function netProceedsAt(price: Figure, terms: SaleTerms, subject: string):
   const others = [packing, postagePaid, returnsCost].filter((each) => each !== null);
   const costs = others.length === 0 ? fees : sum(named('Fees and selling costs'), price.unit, [fees, ...others]);
   return {
-    ...{ beforeTax, paid, postageCharged, refunds, netRevenue, taken, fees, packing, postagePaid, returnsCost },
+    beforeTax,
+    paid,
+    postageCharged,
+    refunds,
+    netRevenue,
+    taken,
+    fees,
+    packing,
+    postagePaid,
+    returnsCost,
     tax: difference(named('Sales tax'), paid, beforeTax),
     afterFees: difference(named('Left after fees'), netRevenue, costs),
   };

@@ -354,15 +354,26 @@ describe('a simulation', () => {
   const still = { low: 0, high: 0, shape: 'uniform' } as const;
   const STILL = { price: still, volume: still, materials: still, yield: still, time: still, fees: still };
   const model: ChanceModel = {
-    ...{ price: 20, keptAfterDiscount: 1, coupon: 0, taxTimes: 1, keptAfterReturns: 1, spent: 1 },
+    price: 20,
+    keptAfterDiscount: 1,
+    coupon: 0,
+    taxTimes: 1,
+    keptAfterReturns: 1,
+    spent: 1,
     fees: [{ upTo: null, slope: 0.1, level: 0.5 }],
-    ...{ dispatch: 1, postageBrought: 0, labour: 4, otherVariable: 1, byYield: 0, mostYield: 1 },
+    dispatch: 1,
+    postageBrought: 0,
+    labour: 4,
+    otherVariable: 1,
+    byYield: 0,
+    mostYield: 1,
     materials: [
       { supplier: 'a', amount: 3 },
       { supplier: 'a', amount: 4 },
       { supplier: 'b', amount: 2 },
     ],
-    ...{ unitsPerMonth: 100, fixedPerMonth: 250 },
+    unitsPerMonth: 100,
+    fixedPerMonth: 250,
   };
   const run = (more: Partial<Parameters<typeof simulate>[0]>) =>
     simulate({ model, ranges: STILL, together: 0, seed: 5, draws: 20_000, ...more });

@@ -91,7 +91,13 @@ function gone(sheet: Sheet): SetPrice {
   const figure = ofMissingRow({ name: 'Price', unit: money(sheet) }, 'a price');
   const none = { postageCharged: null, refunds: null, packing: null, postagePaid: null, returnsCost: null };
   const proceeds: NetProceeds = {
-    ...{ beforeTax: figure, tax: figure, paid: figure, netRevenue: figure, taken: [], fees: figure, afterFees: figure },
+    beforeTax: figure,
+    tax: figure,
+    paid: figure,
+    netRevenue: figure,
+    taken: [],
+    fees: figure,
+    afterFees: figure,
     ...none,
   };
   return { price: figure, listPrice: figure, discounted: figure, ...proceeds, undiscounted: proceeds, sold: null };

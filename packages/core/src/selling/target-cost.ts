@@ -42,7 +42,9 @@ export const targetCost: Calculation<TargetCost> = {
     const named = (name: string) => ({ name, subject });
     const perUnit = money(sheet).per(unit(product.outputUnit));
     const highest = sheet.input('pricePoint', point, 'marketPrice', {
-      ...{ name: 'Customers pay at most', subject, unit: perUnit },
+      name: 'Customers pay at most',
+      subject,
+      unit: perUnit,
       whenEmpty: (place) => sellingGap('no-market-price', place, { subject }),
     });
     const proceeds = netProceedsAt(priceAfter(highest, terms, subject), terms, subject);
@@ -68,7 +70,9 @@ function allowedOf(
   const { basis } = point;
   if (basis === 'markup') {
     const markup = sheet.input('pricePoint', point, 'target', {
-      ...{ name: 'Target markup', subject, unit: PERCENT },
+      name: 'Target markup',
+      subject,
+      unit: PERCENT,
       whenEmpty: (place) => sellingGap('no-target', place, { subject }),
     });
     const allowed = wholeOf(named('Allowed cost'), afterFees, sum('Cost with the markup', PERCENT, [WHOLE, markup]));

@@ -42,7 +42,8 @@ export function activitiesView(evaluation: Evaluation): ActivitiesView {
           .filter((lot) => lot.id === `activity.${id}` || lot.id === `activity.${id}.other`)
           .map((lot) => ({
             ...ratesOf(ACTIVITIES, lot.id),
-            ...{ basisNote: lot.basis.note, isProduction: lot.use === 'production' },
+            basisNote: lot.basis.note,
+            isProduction: lot.use === 'production',
           })),
       ]),
     ),

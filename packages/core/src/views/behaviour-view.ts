@@ -35,11 +35,14 @@ export function behaviourView(evaluation: Evaluation): BehaviourView {
     committed: shown(evaluation, fixedCosts, WHOLE_BOOK, 'committed'),
     fixed: shown(evaluation, fixedCosts, WHOLE_BOOK, 'total'),
     grades: committedGrades(sheet).map(({ id, name, behaviour }) => ({
-      ...{ id, name, isStepped: behaviour === 'stepped' },
+      id,
+      name,
+      isStepped: behaviour === 'stepped',
       ...shownAll(evaluation, committedPay, id, ['perMonth', 'used', 'unused']),
     })),
     machines: committedMachines(sheet).map(({ id, name }) => ({
-      ...{ id, name },
+      id,
+      name,
       ...shownAll(evaluation, committedWear, id, ['perMonth', 'idleHours']),
     })),
   };

@@ -37,7 +37,8 @@ export interface CardByMethodView {
 export function cardByMethodView(evaluation: Evaluation, id: string): CardByMethodView {
   const [productId = '', named = ''] = id.split('@');
   return {
-    ...{ productId, name: evaluation.sheet.row('product', productId)?.name ?? '' },
+    productId,
+    name: evaluation.sheet.row('product', productId)?.name ?? '',
     primeCost: shown(evaluation, productCost, productId, 'primeCost'),
     beforeOverhead: shown(evaluation, productCost, productId, 'variableCost'),
     methods: methodIds(evaluation, named).map((methodId) => cardOf(evaluation, productId, methodId)),
@@ -48,9 +49,13 @@ function cardOf(evaluation: Evaluation, productId: string, methodId: string): Ca
   const key = `${productId}@${methodId}`;
   const { items } = evaluation.read(productOverheadBy, key);
   return {
-    ...{ id: methodId, name: methodOf(evaluation.sheet, methodId).name },
+    id: methodId,
+    name: methodOf(evaluation.sheet, methodId).name,
     items: items.map(({ lot, bearing, quantity, rate, cost }) => ({
-      ...{ id: bearing.id, label: bearing.label, isProduction: lot.use === 'production', isVariable: lot.isVariable },
+      id: bearing.id,
+      label: bearing.label,
+      isProduction: lot.use === 'production',
+      isVariable: lot.isVariable,
       quantity: figureView(quantity),
       rate: figureView(rate),
       cost: figureView(cost, ''),

@@ -17,7 +17,8 @@ export function chainView(evaluation: Evaluation, id: string): ChainView {
   const channelId = evaluation.sheet.row('pricePoint', pointId)?.channelId ?? '';
   return {
     steps: evaluation.sheet.rowsOf('chainStep', 'channelId', channelId).map((step) => ({
-      ...{ id: step.id, name: step.name },
+      id: step.id,
+      name: step.name,
       asked: shown(evaluation, chainPrice, `${pointId}@${step.id}`, 'asked'),
     })),
     shelf: shown(evaluation, chainPrice, `${pointId}@shelf`, 'asked'),

@@ -44,7 +44,9 @@ function modelOf(evaluation: Evaluation, pointId: string): ChanceModel | null {
   return {
     ...priceOf(plain(set.price), terms),
     fees: curve.map(({ upTo, slope, level }) => ({
-      ...{ upTo: upTo?.toNumber() ?? null, slope: slope.toNumber(), level: level.toNumber() },
+      upTo: upTo?.toNumber() ?? null,
+      slope: slope.toNumber(),
+      level: level.toNumber(),
     })),
     dispatch: costs.reduce((so, figure) => so + plain(figure), 0),
     postageBrought: plain(brings),
@@ -78,7 +80,9 @@ function costParts(evaluation: Evaluation, productId: string, cost: number): Pic
   const inMaterials = materials.reduce((so, { amount }) => so + amount, 0);
   const labour = (tried(evaluation, productId, timesOf(evaluation, productId)) - cost) * TRIED_TIMES;
   return {
-    ...{ materials, labour, otherVariable: Math.max(0, cost - inMaterials - labour) },
+    materials,
+    labour,
+    otherVariable: Math.max(0, cost - inMaterials - labour),
     byYield: cost === 0 ? 0 : yieldPart(evaluation, productId, cost) / cost,
   };
 }
@@ -92,7 +96,10 @@ const timesOf = (evaluation: Evaluation, productId: string): Override[] =>
     .rowsOf('labourStep', 'productId', productId)
     .filter(({ time }) => time !== null)
     .map(({ id, timeBasis }) => ({
-      ...{ kind: 'labourStep', id, field: 'time', how: 'scale' as const },
+      kind: 'labourStep',
+      id,
+      field: 'time',
+      how: 'scale' as const,
       by: timeBasis === 'units per hour' ? FEWER_AN_HOUR : '1.01',
     }));
 

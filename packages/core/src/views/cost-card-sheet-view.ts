@@ -69,7 +69,10 @@ export function costCardSheetView(evaluation: Evaluation, id: string): CostCardS
     figures: ids.map((methodId) => evaluation.read(fullCostBy, `${productId}@${methodId}`).fullCost),
   }));
   return {
-    ...{ book, currency, locale, asOf: sheet.asOf },
+    book,
+    currency,
+    locale,
+    asOf: sheet.asOf,
     methods: ids.map((methodId) => methodOn(evaluation, methodId)),
     cards: products.map((productId) => cardOf(evaluation, productId, ids)),
     workings: numberedGroups([...rates, ...costs]),
@@ -90,8 +93,12 @@ function methodOn(evaluation: Evaluation, methodId: string): SheetMethod {
   return {
     name: methodOf(evaluation.sheet, methodId).name,
     rates: lots.map(({ label, cost, basis, rate }) => ({
-      ...{ label, note: basis.note, basisUnit: basis.unit.text },
-      ...{ cost: text(cost), basis: text(basis), rate: text(rate) },
+      label,
+      note: basis.note,
+      basisUnit: basis.unit.text,
+      cost: text(cost),
+      basis: text(basis),
+      rate: text(rate),
     })),
     notSharedOut: unassigned.map(({ label, cost, why }) => ({ label, why, cost: text(cost) })),
   };
@@ -101,13 +108,16 @@ function cardOf(evaluation: Evaluation, productId: string, methodIds: readonly s
   const product = evaluation.sheet.row('product', productId);
   const cost = evaluation.read(productCost, productId);
   const same = (label: string, figure: Figure, isTotal = false): SheetCardLine => ({
-    ...{ label, isTotal },
+    label,
+    isTotal,
     amounts: methodIds.map(() => text(figure)),
   });
   const overheads = methodIds.map((methodId) => evaluation.read(productOverheadBy, `${productId}@${methodId}`));
   const full = methodIds.map((methodId) => evaluation.read(fullCostBy, `${productId}@${methodId}`).fullCost);
   const each = (label: string, figures: readonly Figure[], isTotal = false): SheetCardLine => ({
-    ...{ label, isTotal, amounts: figures.map(text) },
+    label,
+    isTotal,
+    amounts: figures.map(text),
   });
   const ofOverhead = [
     ['Variable running costs', 'variableProduction'],

@@ -41,7 +41,8 @@ export function decisionView(evaluation: Evaluation, id: string): DecisionView {
   const lines = evaluation.read(decision, id);
   const type: DecisionType = evaluation.sheet.row('decision', id)?.type ?? 'buy in';
   const line = (member: keyof DecisionLines, role: DecisionRole): DecisionLine => ({
-    ...{ id: member, role },
+    id: member,
+    role,
     figure: shown(evaluation, decision, id, member),
   });
   const isThere = (member: keyof DecisionLines) => lines[member] !== null && lines[member].parts.length > 0;
@@ -56,7 +57,8 @@ export function decisionView(evaluation: Evaluation, id: string): DecisionView {
       ...(isThere('fixedStays') ? [line('fixedStays', 'for nothing')] : []),
     ],
     costs: evaluation.sheet.rowsOf('decisionCost', 'decisionId', id).map((row) => ({
-      ...{ id: row.id, fate: row.fate },
+      id: row.id,
+      fate: row.fate,
       amount: shown(evaluation, decisionCost, row.id, 'amount'),
     })),
     scarceHours: optional('scarceHours'),

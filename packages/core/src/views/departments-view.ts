@@ -90,7 +90,8 @@ function serviceMethodView(evaluation: Evaluation, method: ServiceMethod): Servi
       ]),
     ),
     services: services.map(({ serviceId, shares, leftOut }) => ({
-      ...{ serviceId, name: nameOf(serviceId) },
+      serviceId,
+      name: nameOf(serviceId),
       cost: shown(evaluation, departmentCost, `${method}@${serviceId}`, 'total'),
       toServices: shown(
         evaluation,

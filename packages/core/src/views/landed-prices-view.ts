@@ -71,7 +71,10 @@ function landedPrice(
   const [quantity, price, added] = [inBase, goods, onTop].map(total) as [Decimal, Decimal, Decimal];
   if (quantity.lte(ZERO) || price.isNegative() || added.isNegative()) return { missing: [] };
   return {
-    ...{ materialId, packQuantity: storedText(quantity), packUnit: material.baseUnit, price: storedText(price) },
+    materialId,
+    packQuantity: storedText(quantity),
+    packUnit: material.baseUnit,
+    price: storedText(price),
     ...stated,
     addOn: storedText(added.div(quantity)),
   };

@@ -99,7 +99,9 @@ export function landedSheetView(evaluation: Evaluation, shipmentId: string): Lan
     date: shipment.date,
     asOf: sheet.asOf,
     buyingCurrency: shipment.currency,
-    ...{ currency, locale, book },
+    currency,
+    locale,
+    book,
     rate: rate === null ? '1' : text(rate),
     lines: lines.map((line) => sheetLine(evaluation, line)),
     charges: chargesOf(sheet, shipmentId)
@@ -149,7 +151,9 @@ function sheetCharge(evaluation: Evaluation, charge: RowOf<'shipmentCharge'>): S
     amount: text(inItsCurrency),
     rate: charge.currency === currency ? '1' : rateOf(amount, inItsCurrency),
     inBookCurrency: text(amount),
-    ...{ basis: charge.basis, treatment: charge.treatment, isBilled: charge.billed !== null },
+    basis: charge.basis,
+    treatment: charge.treatment,
+    isBilled: charge.billed !== null,
     bases: Object.fromEntries(borne.map(({ id }) => [id, text(shares[id]?.parts[1])])),
     shares: Object.fromEntries(borne.map(({ id }) => [id, text(shares[id])])),
   };

@@ -81,7 +81,8 @@ export function droppedView(evaluation: Evaluation, productId: string): DroppedV
     .all('product')
     .filter(({ id, archived }) => id !== productId && !archived && plannedSales(sheet, id).length > 0)
     .map(({ id, name }) => ({
-      ...{ id, name },
+      id,
+      name,
       overhead: [
         wholeText(evaluation.read(productOverhead, id).total),
         wholeText(fork.read(productOverhead, id).total),

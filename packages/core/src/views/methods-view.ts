@@ -52,7 +52,9 @@ export function methodsView(evaluation: Evaluation, id: string): MethodsView {
     .map((product) => byMethod(evaluation, product.id, ids));
   return {
     methods: ids.map((methodId) => ({
-      ...{ id: methodId, name: methodOf(sheet, methodId).name, isOfBook: methodId === ofBook },
+      id: methodId,
+      name: methodOf(sheet, methodId).name,
+      isOfBook: methodId === ofBook,
       ...shownAll(evaluation, overheadTotals, methodId, ['toAssign', 'assigned', 'unused', 'unassigned']),
       lots: lotViews(evaluation, methodId),
       left: unassignedViews(evaluation, methodId),
@@ -96,9 +98,12 @@ function byMethod(evaluation: Evaluation, productId: string, methodIds: readonly
   return {
     shares,
     product: {
-      ...{ id: productId, name: product?.name ?? '', unit: product?.outputUnit ?? 'each' },
+      id: productId,
+      name: product?.name ?? '',
+      unit: product?.outputUnit ?? 'each',
       planned: figureView(plannedUnits(sheet, productId)),
-      ...{ overhead: of('overhead'), fullCost: of('fullCost') },
+      overhead: of('overhead'),
+      fullCost: of('fullCost'),
       more: apart.map((each) => each?.toFixed() ?? null),
       morePercent: shares.map((each) => each?.toFixed() ?? null),
     },

@@ -20,7 +20,9 @@ function findingsOf(model: MixModel): MixFindings {
   const answer = solveMix(highs, model);
   const whole = isWhole(model);
   return {
-    ...{ model, answer, explanation: explainMix(highs, model) },
+    model,
+    answer,
+    explanation: explainMix(highs, model),
     gains: whole ? model.resources.map((_each, at) => wholeGain(highs, model, answer.goal, at, 5)) : [],
     asGood: whole ? wholeAsGood(highs, model, 5) : [],
   };

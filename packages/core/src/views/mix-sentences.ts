@@ -195,19 +195,26 @@ function continuousReasons(model: MixModel, explanation: MixExplanation, writing
   const binds = ({ up, down }: LimitWorth) => up !== 0 || down !== 0;
   return [
     ...explanation.resources.filter(binds).map((worth) => ({
-      ...{ id: `resource.${worth.at}`, worth, sentence: bindingWords(model, worth, writing) },
+      id: `resource.${worth.at}`,
+      worth,
+      sentence: bindingWords(model, worth, writing),
     })),
     ...explanation.resources
       .filter((worth) => !binds(worth))
       .map(({ at, left }) => ({
-        ...{ id: `resource.${at}`, worth: null },
+        id: `resource.${at}`,
+        worth: null,
         sentence: `${model.resources[at]?.name}: ${writing.amount(left)} ${manyInWords(model.resources[at]?.unit ?? '')} to spare, so one more brings nothing.`,
       })),
     ...explanation.totals.filter(binds).map((worth) => ({
-      ...{ id: `total.${worth.at}`, worth, sentence: totalWords(model, worth, writing) },
+      id: `total.${worth.at}`,
+      worth,
+      sentence: totalWords(model, worth, writing),
     })),
     ...explanation.products.map((reason) => ({
-      ...{ id: `product.${reason.at}`, worth: null, sentence: productWords(model, reason, writing) },
+      id: `product.${reason.at}`,
+      worth: null,
+      sentence: productWords(model, reason, writing),
     })),
   ];
 }

@@ -150,7 +150,11 @@ export function mixView(evaluation: Evaluation, planId: string): MixView {
     plannedQuantities,
     model,
     gaps: gaps.map((gap) => ({
-      ...{ code: gap.code, sentence: gapSentence(gap), stated: gap.stated, place: gap.place, values: gap.values },
+      code: gap.code,
+      sentence: gapSentence(gap),
+      stated: gap.stated,
+      place: gap.place,
+      values: gap.values,
     })),
     notes: notesOf(evaluation, planId),
   };
@@ -171,7 +175,8 @@ export function mixOutcomeView(evaluation: Evaluation, id: string): MixOutcomeVi
   return {
     outcome: shownAll(evaluation, mixOutcome, id, OUTCOME),
     brings: rows.map((row, index) => bringsOf(evaluation, planId, row.id, decimal(made[index] ?? '0'))),
-    ...{ resources, totals },
+    resources,
+    totals,
     first: first?.index ?? null,
     fits: resources.every(({ isShort }) => !isShort) && totals.every(({ isBroken }) => !isBroken),
     gained: quantities === null ? null : shown(evaluation, mixAgainst, id, 'gained'),
@@ -224,12 +229,16 @@ function resourceOf(
   const there = terms.available.amount?.plus(terms.extra?.amount ?? ZERO) ?? null;
   const used = outcome.used.amount;
   return {
-    ...{ id, name: row === undefined ? '' : nameOfResource(sheet, row) },
+    id,
+    name: row === undefined ? '' : nameOfResource(sheet, row),
     unit: row === undefined ? '' : unitOfMixResource(sheet, row).text,
     available: shown(evaluation, mixResourceTerms, id, 'available'),
-    ...{ extra: known('extra'), normalPrice: known('normalPrice'), premium: known('premium') },
+    extra: known('extra'),
+    normalPrice: known('normalPrice'),
+    premium: known('premium'),
     ...shownAll(evaluation, mixResourceOutcome, asked, ['used', 'left', 'short']),
-    ...{ extraUsed: of('extraUsed'), extraCost: of('extraCost') },
+    extraUsed: of('extraUsed'),
+    extraCost: of('extraCost'),
     isShort: isBeyond(outcome.short.amount, there),
     shares: row === undefined ? [] : sharesOf(evaluation, row.planId, id, made),
     filled:
@@ -260,7 +269,9 @@ function totalOf(evaluation: Evaluation, id: string, quantities: readonly string
   const rule = row?.rule ?? 'at most';
   const over = units.amount !== null && limit.amount !== null ? units.amount.minus(limit.amount) : null;
   return {
-    ...{ id, rule, name: row?.name ?? '' },
+    id,
+    rule,
+    name: row?.name ?? '',
     ...shownAll(evaluation, mixTotalOutcome, asked, ['units', 'limit']),
     isBroken:
       over !== null &&
@@ -276,10 +287,16 @@ function productOf(evaluation: Evaluation, id: string, room: number | null): Mix
   const known = (member: 'setUpCost' | 'most' | 'lot' | 'step' | 'planned') =>
     terms[member] === null ? null : shown(evaluation, mixProductTerms, id, member);
   return {
-    ...{ id, name: nameInMix(sheet, row), quantity: row.quantity, unit: outputInMix(sheet, row).text },
+    id,
+    name: nameInMix(sheet, row),
+    quantity: row.quantity,
+    unit: outputInMix(sheet, row).text,
     ...shownAll(evaluation, mixProductTerms, id, ['contribution', 'revenue', 'variableCost', 'least']),
-    ...{ setUpCost: known('setUpCost'), most: known('most'), lot: known('lot') },
-    ...{ step: known('step'), planned: known('planned') },
+    setUpCost: known('setUpCost'),
+    most: known('most'),
+    lot: known('lot'),
+    step: known('step'),
+    planned: known('planned'),
     room,
     isBroken: breaksOwnLimit(terms, decimal(row.quantity)),
   };

@@ -25,11 +25,13 @@ export function orderNeedsView(evaluation: Evaluation, id: string): OrderNeedsVi
     shown(evaluation, orderedMaterial as Calculation<Record<typeof member, Figure>>, `${id}@${materialId}`, member);
   return {
     products: products.map(({ productId }) => ({
-      ...{ id: productId, name: sheet.row('product', productId)?.name ?? '' },
+      id: productId,
+      name: sheet.row('product', productId)?.name ?? '',
       ...shownAll(evaluation, orderedProduct, `${id}@${productId}`, ['needed', 'batches', 'leftOver']),
     })),
     materials: materials.map(({ materialId, packs, leftOver }) => ({
-      ...{ id: materialId, name: sheet.row('material', materialId)?.name ?? '' },
+      id: materialId,
+      name: sheet.row('material', materialId)?.name ?? '',
       needed: ofMaterial(materialId, 'needed'),
       packs: packs && ofMaterial(materialId, 'packs'),
       leftOver: leftOver && ofMaterial(materialId, 'leftOver'),

@@ -46,7 +46,9 @@ export function orderView(evaluation: Evaluation, materialId: string): OrderView
     need: shown(evaluation, orderQuantities, materialId, 'need'),
     options: options.map(({ priceId, why, packs }, index) => ({
       supplier: sheet.row('supplier', sheet.row('supplierPrice', priceId)?.supplierId ?? '')?.name ?? '',
-      ...{ why, packs, isCheapest: index === best },
+      why,
+      packs,
+      isCheapest: index === best,
       ...shownAll(evaluation, orderOption as Calculation<OrderOption>, `${materialId}@${index}`, MEMBERS),
     })),
     bestQuantity: quantity == null ? null : quantity.toDecimalPlaces(12).toFixed(),

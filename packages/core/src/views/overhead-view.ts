@@ -91,7 +91,11 @@ export function overheadView(evaluation: Evaluation): OverheadView {
 /** What a method shares out, rate by rate. */
 export function lotViews(evaluation: Evaluation, methodId: string): LotView[] {
   return evaluation.read(sharedOut, methodId).lots.map(({ id, label, use, isVariable, basis }) => ({
-    ...{ id, label, isProduction: use === 'production', isVariable, basisNote: basis.note },
+    id,
+    label,
+    isProduction: use === 'production',
+    isVariable,
+    basisNote: basis.note,
     ...shownAll(evaluation, overheadLot, `${methodId}@${id}`, ['cost', 'basis', 'rate']),
     ...shownAll(evaluation, lotUse, `${methodId}@${id}`, ['used', 'assigned', 'unused']),
   }));
@@ -100,7 +104,9 @@ export function lotViews(evaluation: Evaluation, methodId: string): LotView[] {
 /** What a method shares out over no product. */
 export function unassignedViews(evaluation: Evaluation, methodId: string): UnassignedView[] {
   return evaluation.read(sharedOut, methodId).unassigned.map(({ id, label, why }) => ({
-    ...{ id, label, why },
+    id,
+    label,
+    why,
     cost: shown(evaluation, unassignedCost, `${methodId}@${id}`, 'cost'),
   }));
 }

@@ -37,7 +37,12 @@ export function priceListView(evaluation: Evaluation, channelId: string): PriceL
   const order = (one: PriceListRow, other: PriceListRow) =>
     one.category.localeCompare(other.category, locale) || one.product.localeCompare(other.product, locale);
   return {
-    ...{ book, currency, locale, letterhead, asOf: sheet.asOf, channel: channel.name },
+    book,
+    currency,
+    locale,
+    letterhead,
+    asOf: sheet.asOf,
+    channel: channel.name,
     rows: [...rows].sort(order),
   };
 }
@@ -52,7 +57,11 @@ function rowOf(evaluation: Evaluation, pointId: string): PriceListRow | null {
   );
   const coming = sheet.rowsOf('datedPrice', 'pricePointId', pointId).filter(({ startsOn }) => startsOn > sheet.asOf);
   return {
-    ...{ product: name, code, gtin, category, unit: outputUnit },
+    product: name,
+    code,
+    gtin,
+    category,
+    unit: outputUnit,
     price: discounted.amount.toFixed(),
     beforeTax: beforeTax.amount?.toFixed() ?? '',
     paid: paid.amount?.toFixed() ?? '',

@@ -30,7 +30,9 @@ export function productSalesView(evaluation: Evaluation, productId: string): Pro
   });
   const best = sorted[0]?.point.id;
   return sorted.map(({ point: { id, channelId } }) => ({
-    ...{ pointId: id, channelId, strip: stripView(evaluation, productId, id) },
+    pointId: id,
+    channelId,
+    strip: stripView(evaluation, productId, id),
     price: shown(evaluation, setPrice, id, 'price'),
     ...shownAll(evaluation, pricePoint, id, ['contribution', 'profit']),
     margin: shown(evaluation, priceRatios, id, 'margin'),

@@ -21,7 +21,8 @@ export function profitView(evaluation: Evaluation, month: string): ProfitView {
   return {
     ...shownAll(evaluation, periodProfit, month, STATEMENT),
     products: plannedProducts(evaluation.sheet).map(({ id, name }) => ({
-      ...{ id, name },
+      id,
+      name,
       ...shownAll(evaluation, productMonth, `${id}@${month}`, OF_PRODUCT),
     })),
   };

@@ -48,7 +48,9 @@ export function quoteView(evaluation: Evaluation, quoteId: string): QuoteOptionV
       is === null ? null : shown(evaluation, quotedOption, id, member);
     return {
       ...shownAll(evaluation, quotedOption, id, FIGURES),
-      ...{ id, averageTime: maybe('averageTime', averageTime), labourSaved: maybe('labourSaved', labourSaved) },
+      id,
+      averageTime: maybe('averageTime', averageTime),
+      labourSaved: maybe('labourSaved', labourSaved),
       costMoved: maybe('costMoved', costMoved),
       sending: sentFields(evaluation, id),
       actual: shownAll(evaluation, quotedActual, id, ACTUALS),
@@ -139,9 +141,18 @@ export function quoteSheetView(evaluation: Evaluation, quoteId: string): QuoteSh
   const figures = options.map((option) => ({ option, of: evaluation.read(quotedOption, option.id) }));
   const text = (figure: { readonly amount: { toFixed(): string } | null }) => figure.amount?.toFixed() ?? null;
   return {
-    ...{ book, currency, locale, letterhead, asOf: sheet.asOf },
-    ...{ name: quote.name, customer: quote.customer, state: quote.state },
-    ...{ quotedOn: quote.quotedOn, validUntil: quote.validUntil, opening: quote.opening, closing: quote.closing },
+    book,
+    currency,
+    locale,
+    letterhead,
+    asOf: sheet.asOf,
+    name: quote.name,
+    customer: quote.customer,
+    state: quote.state,
+    quotedOn: quote.quotedOn,
+    validUntil: quote.validUntil,
+    opening: quote.opening,
+    closing: quote.closing,
     options: figures.map(({ option, of }) => {
       const product = sheet.row('product', option.productId);
       const said =
@@ -151,7 +162,10 @@ export function quoteSheetView(evaluation: Evaluation, quoteId: string): QuoteSh
       return {
         ...said,
         units: option.units,
-        ...{ perUnit: text(of.perUnit), price: text(of.price), taxPercent: text(of.tax), paid: text(of.paid) },
+        perUnit: text(of.perUnit),
+        price: text(of.price),
+        taxPercent: text(of.tax),
+        paid: text(of.paid),
       };
     }),
     missing: [

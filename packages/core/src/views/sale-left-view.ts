@@ -117,7 +117,9 @@ export function saleLeftView(evaluation: Evaluation, pointId: string): SaleLeftV
     Object.fromEntries(columns.map((scale) => [scale, of(scale)]));
   const at = (scale: SaleColumn) => `${pointId}@${scale}`;
   const line = ([id, role]: readonly [keyof SaleLines, SaleLineRole]): SaleLine => ({
-    ...{ id, role, name: null },
+    id,
+    role,
+    name: null,
     figures: byScale((scale) =>
       evaluation.read(saleLines, at(scale))[id] === null ? null : shown(evaluation, saleLines, at(scale), id),
     ),
@@ -125,7 +127,9 @@ export function saleLeftView(evaluation: Evaluation, pointId: string): SaleLeftV
   const { sheet } = evaluation;
   const { taken } = evaluation.read(setPrice, pointId);
   const fees = taken.map(({ terms }): SaleLine => ({
-    ...{ id: `fee-${terms.id}`, role: 'minus', name: terms.name },
+    id: `fee-${terms.id}`,
+    role: 'minus',
+    name: terms.name,
     figures: byScale((scale) => shown(evaluation, saleFee, `${at(scale)}@${terms.id}`, 'amount')),
   }));
   const isThere = ({ figures }: SaleLine) => Object.values(figures).some((figure) => figure !== null);

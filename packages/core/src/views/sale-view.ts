@@ -133,7 +133,8 @@ const breakEvenStepView = (evaluation: Evaluation, candidateId: string, index: n
     shown(evaluation, breakEvenOfStep as Calculation<BreakEvenStep>, id, member);
   return {
     upTo: step?.upTo ? figure('upTo') : null,
-    ...{ fixedCost: figure('fixedCost'), units: figure('units') },
+    fixedCost: figure('fixedCost'),
+    units: figure('units'),
     beyond: step?.beyond ? figure('beyond') : null,
   };
 };

@@ -86,7 +86,11 @@ function movedInput(
   if (low === null || high === null || low.result === high.result) return null;
   return {
     ...figureView(input, figureKey(input)),
-    ...{ subject: input.subject, input: nameOf(input), low, high, place: field.place },
+    subject: input.subject,
+    input: nameOf(input),
+    low,
+    high,
+    place: field.place,
   };
 }
 

@@ -30,7 +30,11 @@ export function shipmentRulesView({ sheet, read }: Evaluation, shipmentId: strin
       if (rule === undefined) return [];
       return [
         {
-          ...{ ruleId, name: rule.name, type: rule.type, label: CHARGE_WORDS[rule.type], conditions },
+          ruleId,
+          name: rule.name,
+          type: rule.type,
+          label: CHARGE_WORDS[rule.type],
+          conditions,
           lines: lines.filter(({ id }) => lineIds.includes(id)).map((line) => lineName(sheet, line)),
           isOfAllLines: lineIds.length === lines.length,
           lostTo: lostTo.map(nameOf),

@@ -31,8 +31,19 @@ function stocked(
     const [quantity, averageValue, fifoValue, oldestCost] = kept;
     const averageCost = String(Number(averageValue) / Number(quantity));
     rows.put('stockPosition', material, {
-      ...{ id: material, version: 1, materialId: material, day: '2026-11-01', unit: 'kg', quantity },
-      ...{ averageValue, averageCost, fifoValue, oldestCost, lastCost: null, layers: '', byMonth: '' },
+      id: material,
+      version: 1,
+      materialId: material,
+      day: '2026-11-01',
+      unit: 'kg',
+      quantity,
+      averageValue,
+      averageCost,
+      fifoValue,
+      oldestCost,
+      lastCost: null,
+      layers: '',
+      byMonth: '',
     } as StoredRow<'stockPosition'>);
   }
   return { evaluation: evaluate(rowsByKind(rows), DAY), material, made };
@@ -132,7 +143,11 @@ describe('the ledger of a period', () => {
     const { evaluation, material } = stocked((book, id) => {
       const receipt = moved(book, id, '2026-10-01', 'receipt', '10', '50');
       book.add('stockMovement', {
-        ...{ materialId: id, date: '2026-10-02', type: 'return to supplier', quantity: '2', unit: 'kg' },
+        materialId: id,
+        date: '2026-10-02',
+        type: 'return to supplier',
+        quantity: '2',
+        unit: 'kg',
         ofMovementId: receipt,
       });
       moved(book, id, '2026-10-03', 'write-off', '3');
@@ -210,16 +225,16 @@ describe('the ledger of a period', () => {
     };
     evaluation.apply([
       {
-        ...{ kind: 'stockPosition', id: `${material}@2026-10-01`, before: null },
+        kind: 'stockPosition',
+        id: `${material}@2026-10-01`,
+        before: null,
         after: {
-          ...{
-            id: `${material}@2026-10-01`,
-            version: 1,
-            materialId: material,
-            day: '2026-09-30',
-            unit: 'kg',
-            ...opening,
-          },
+          id: `${material}@2026-10-01`,
+          version: 1,
+          materialId: material,
+          day: '2026-09-30',
+          unit: 'kg',
+          ...opening,
           layers: '[["before","10","20"]]',
           byMonth: '',
         } as StoredRow<'stockPosition'>,
@@ -403,7 +418,12 @@ describe('stock', () => {
     stocked(
       (book, materialId) => {
         book.add('supplierPrice', {
-          ...{ materialId, packQuantity: '1', packUnit: 'kg', price: today, currency: 'EUR', validFrom: '2026-11-01' },
+          materialId,
+          packQuantity: '1',
+          packUnit: 'kg',
+          price: today,
+          currency: 'EUR',
+          validFrom: '2026-11-01',
         });
         const productId = book.add('product', { name: 'Lamp', ...product });
         book.add('billLine', { productId, materialId, quantity: '1', unit: 'kg' });

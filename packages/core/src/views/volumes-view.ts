@@ -43,7 +43,8 @@ export function volumesView(evaluation: Evaluation): VolumesView {
       .all('product')
       .filter(({ id, archived }) => !archived && plannedSales(sheet, id).length > 0)
       .map(({ id, name }) => ({
-        ...{ id, name },
+        id,
+        name,
         units: figureView(plannedUnits(sheet, id)),
         output: shown(evaluation, plannedBatches, id, 'made'),
         batches: shown(evaluation, plannedBatches, id, 'batches'),

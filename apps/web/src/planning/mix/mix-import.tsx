@@ -136,7 +136,10 @@ function operationsOf(planId: string, { products, resources }: MixTable): Operat
       const productId = productNamed(name)?.id ?? null;
       return [
         createOf('mixProduct', id, {
-          ...{ planId, productId, name: productId === null ? name : '', position: firstProduct + index },
+          planId,
+          productId,
+          name: productId === null ? name : '',
+          position: firstProduct + index,
           ...fields,
         }),
         ...uses.flatMap((perUnit, at) =>

@@ -39,7 +39,9 @@ const MOST_BARS = 30;
 function Quantities({ view, best }: { readonly view: MixView; readonly best: readonly string[] }) {
   const style = useStyle();
   const all = view.products.map(({ name, quantity }, index) => ({
-    ...{ name, 'by hand': Number(quantity), best: Number(best[index] ?? 0) },
+    name,
+    'by hand': Number(quantity),
+    best: Number(best[index] ?? 0),
   }));
   const data =
     all.length <= MOST_BARS ? all : all.filter((each) => each['by hand'] > 0 || each.best > 0).slice(0, MOST_BARS);
@@ -50,7 +52,7 @@ function Quantities({ view, best }: { readonly view: MixView; readonly best: rea
     <ChartFrame title="Quantities by hand (grey) and in the best mix" height={Math.max(160, data.length * 34 + 60)}>
       <BarChart data={data} layout="vertical" margin={{ left: 8, right: 16, bottom: 22, top: 4 }}>
         <CartesianGrid stroke="var(--color-base-300)" horizontal={false} />
-        <XAxis {...acrossAxis('units')} {...{ ticks, domain, tickFormatter }} />
+        <XAxis {...acrossAxis('units')} ticks={ticks} domain={domain} tickFormatter={tickFormatter} />
         <YAxis type="category" dataKey="name" width={190} stroke="var(--soft)" fontSize={12} />
         <Bar dataKey="by hand" fill="var(--soft)" {...bar} />
         <Bar dataKey="best" fill="var(--color-primary)" {...bar} />

@@ -35,8 +35,11 @@ const resourceGrid = () => ({
   columns: resourceColumns(
     plan().id,
     {
-      ...{ labourGrade: named('labourGrade'), equipment: named('equipment'), equipmentRun: named('equipmentRun') },
-      ...{ material: named('material'), product: named('product') },
+      labourGrade: named('labourGrade'),
+      equipment: named('equipment'),
+      equipmentRun: named('equipmentRun'),
+      material: named('material'),
+      product: named('product'),
     },
     LOCALE,
     'EUR',

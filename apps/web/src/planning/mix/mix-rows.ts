@@ -43,7 +43,10 @@ const named = (rows: readonly Named[], text: string) => rows.find(({ name }) => 
 /** A product of the book by its name, or a name of its own. */
 function productColumn(products: readonly Named[]): InputColumn<MixProductRow, Partial<MixProductRow>> {
   return {
-    ...{ id: 'productId', header: 'Product', type: 'item', placeholder: 'A product, or a name of its own' },
+    id: 'productId',
+    header: 'Product',
+    type: 'item',
+    placeholder: 'A product, or a name of its own',
     place: ({ id }) => `${id}.productId`,
     options: () => offered(products.map(({ name }) => name)),
     text: ({ productId, name }) => (productId === null ? name : (model.rows.row('product', productId)?.name ?? '')),
@@ -76,7 +79,10 @@ export function productColumns(
     });
   const amount = (member: 'contribution' | 'revenue' | 'variableCost' | 'setUpCost', header: string) =>
     figureColumn({
-      ...{ id: `${member}-figure`, header, view: 'mix', digits: 2 },
+      id: `${member}-figure`,
+      header,
+      view: 'mix',
+      digits: 2,
       of: () => planId,
       pick: (view, { id }: MixProductRow) => view.products.find((each) => each.id === id)?.[member] ?? undefined,
     });
@@ -139,7 +145,10 @@ function resourceColumn(sources: ResourceSources): InputColumn<MixResourceRow, P
   const all = SOURCES.flatMap(([field, kind]) => sources[kind].map((row) => ({ ...row, field })));
   const none = Object.fromEntries(SOURCES.map(([field]) => [field, null]));
   return {
-    ...{ id: 'name', header: 'Resource', type: 'item', placeholder: 'Work, a machine, a material' },
+    id: 'name',
+    header: 'Resource',
+    type: 'item',
+    placeholder: 'Work, a machine, a material',
     place: ({ id }) => `${id}.name`,
     options: () => offered(all.map(({ name }) => name)),
     text: nameOfMixResource,
@@ -167,7 +176,10 @@ export function resourceColumns(
     fieldColumn<MixResourceRow>('mixResource', name, locale, header === undefined ? {} : { header });
   const figure = (member: 'available' | 'normalPrice' | 'premium', header: string) =>
     figureColumn({
-      ...{ id: `${member}-figure`, header, view: 'mix', digits: 2 },
+      id: `${member}-figure`,
+      header,
+      view: 'mix',
+      digits: 2,
       of: () => planId,
       pick: (view, { id }: MixResourceRow) => view.resources.find((each) => each.id === id)?.[member] ?? undefined,
     });
@@ -240,13 +252,17 @@ export function usesColumns(
       const header = nameOfMixResource(resource);
       return [
         figureColumn({
-          ...{ id: `figure-${resource.id}`, header, view: 'mixUse' },
+          id: `figure-${resource.id}`,
+          header,
+          view: 'mixUse',
           of: ({ id }: MixProductRow) => `${id}@${resource.id}`,
           // What takes nothing stays empty.
           pick: (view) => (Number(view[field]?.amount ?? 1) === 0 ? undefined : (view[field] ?? undefined)),
         }),
         {
-          ...{ id: `typed-${resource.id}`, header: `${header}, typed`, type: 'number' },
+          id: `typed-${resource.id}`,
+          header: `${header}, typed`,
+          type: 'number',
           place: ({ id }) => `${id}.${field}-${resource.id}`,
           text: ({ id }) => typedText(knownUse(id, resource.id)?.[field] ?? '', locale),
           read: (text) =>

@@ -25,8 +25,15 @@ export interface MixSearch {
 }
 
 const NONE: MixSearch = {
-  ...{ model: null, isUnderWay: false, progress: null, answer: null, explanation: null, gains: [], asGood: [] },
-  ...{ isExplaining: false, failed: null },
+  model: null,
+  isUnderWay: false,
+  progress: null,
+  answer: null,
+  explanation: null,
+  gains: [],
+  asGood: [],
+  isExplaining: false,
+  failed: null,
 };
 
 /** Searches kept while the page is open, so that another screen can be looked at meanwhile. */
@@ -83,7 +90,9 @@ export function useMixSearch(planId: string): MixSearching {
 /** A search that was ended, with what it had found by then. */
 const ended = (search: MixSearch): MixSearch => ({
   ...search,
-  ...{ isUnderWay: false, isExplaining: false, answer: search.answer ?? foundSoFar(search) },
+  isUnderWay: false,
+  isExplaining: false,
+  answer: search.answer ?? foundSoFar(search),
 });
 
 /** The best mix that a search had found when it was stopped; null where it had none. */
@@ -91,8 +100,13 @@ function foundSoFar({ progress, model }: MixSearch): MixAnswer | null {
   if (progress?.quantities == null || progress.goal === null || model === null) return null;
   const { goal, bound, quantities } = progress;
   return {
-    ...{ status: 'time limit', isContinuous: false, goal, quantities, bound: bound ?? Number.NaN },
+    status: 'time limit',
+    isContinuous: false,
+    goal,
+    quantities,
+    bound: bound ?? Number.NaN,
     gapPercent: bound === null ? Number.NaN : gapOf(goal, bound),
-    ...{ contradiction: [], unlimited: [] },
+    contradiction: [],
+    unlimited: [],
   };
 }

@@ -9,13 +9,7 @@ type Rule = StoredRow<'chargeRule'>;
 /** The operation that gives a shipment the charge of a rule. The rule says how much it is until an estimate is typed. */
 export function chargeOfRule(shipmentId: string, rule: Rule, before: readonly Operation[] = []): Operation {
   const { id: ruleId, type, currency, basis, treatment, account, volumeDivisor } = rule;
-  return newCharge(
-    newId(),
-    shipmentId,
-    currency,
-    { ...{ type, ruleId, basis, treatment }, account, volumeDivisor },
-    before,
-  );
+  return newCharge(newId(), shipmentId, currency, { type, ruleId, basis, treatment, account, volumeDivisor }, before);
 }
 
 /**

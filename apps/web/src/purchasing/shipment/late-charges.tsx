@@ -33,8 +33,13 @@ export function LateCharges({ lines, received }: PartsProps) {
       const date = dayOfCharge(receipt);
       return [
         createOf('stockMovement', newId(), {
-          ...{ materialId: line.materialId, date, unit: material.baseUnit, lineId: line.id },
-          ...{ type: 'late charge', cost: receipt.lateCharge, ofMovementId: receipt.movementId },
+          materialId: line.materialId,
+          date,
+          unit: material.baseUnit,
+          lineId: line.id,
+          type: 'late charge',
+          cost: receipt.lateCharge,
+          ofMovementId: receipt.movementId,
           remark: 'bills after receipt',
         }),
       ];

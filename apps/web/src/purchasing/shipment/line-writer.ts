@@ -36,7 +36,9 @@ export function lineWriter(shipment: Shipment): GridWriter<Line, LinePatch> {
         before,
       );
       const usual = {
-        ...{ shipmentId: shipment.id, position, unit: usualUnit(fields.materialId) },
+        shipmentId: shipment.id,
+        position,
+        unit: usualUnit(fields.materialId),
         ...asLastDeclared(fields.materialId),
       };
       const line = { origin: '', ...usual, ...fields, materialId: fields.materialId };

@@ -62,17 +62,25 @@ export function QuickEstimate({ onMade, onClose }: QuickEstimateProps) {
     const problem = edit([
       ...(known === undefined ? newMaterial(materialId, { name, baseUnit: unit }) : []),
       createOf('shipment', shipmentId, {
-        ...{ name: freeName('shipment', name), currency: buying, date: today() },
+        name: freeName('shipment', name),
+        currency: buying,
+        date: today(),
       }),
       createOf('shipmentLine', newId(), {
-        ...{ shipmentId, materialId, quantity: quantity.value, unit, price: price.value },
+        shipmentId,
+        materialId,
+        quantity: quantity.value,
+        unit,
+        price: price.value,
       }),
       ...charges.flatMap(({ field, read }, position) =>
         'refusal' in read || read.value === null
           ? []
           : [
               newCharge(newId(), shipmentId, read.currency ?? currency, {
-                ...{ type: field === 'freight' ? 'freight' : 'duty', amount: read.value, position },
+                type: field === 'freight' ? 'freight' : 'duty',
+                amount: read.value,
+                position,
               }),
             ],
       ),

@@ -218,7 +218,10 @@ function receiptOf(line: Line, date: string, arrived: Arrived, { stored }: Recei
   const id = newId();
   const receipt = createOf('stockMovement', id, {
     ...of,
-    ...{ type: 'receipt', quantity: stored.quantity, cost: stored.cost, ofLine: stored.ofLine },
+    type: 'receipt',
+    quantity: stored.quantity,
+    cost: stored.cost,
+    ofLine: stored.ofLine,
     remark: arrived.lost === '0' ? '' : `lost on the way: ${arrived.lost} ${line.unit}`,
   });
   if (stored.lostQuantity === null) return [receipt];

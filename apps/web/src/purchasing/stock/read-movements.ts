@@ -73,8 +73,14 @@ function movementOf(cell: (column: Column) => string, known: Known): Record<stri
   const of = cell('belongs to') === '' ? null : ids.get(cell('belongs to'));
   if (of === undefined) return `what it belongs to, "${cell('belongs to').slice(0, 40)}", is not in the file.`;
   return {
-    ...{ materialId: material.id, unit: material.baseUnit, date: day.value, type, quantity, cost },
-    ...{ ofMovementId: of, remark: cell('remark') },
+    materialId: material.id,
+    unit: material.baseUnit,
+    date: day.value,
+    type,
+    quantity,
+    cost,
+    ofMovementId: of,
+    remark: cell('remark'),
   };
 }
 

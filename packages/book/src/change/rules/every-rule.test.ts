@@ -25,7 +25,10 @@ const mixOf = (book: BookBuilder): Made => {
   const [planId, otherId] = ['Autumn', 'Spring'].map((name) => book.add('mixPlan', { name })) as [string, string];
   const productId = book.add('mixProduct', { planId, name: 'Cup' });
   return {
-    ...{ planId, otherId, productId, grade: book.add('labourGrade', { name: 'Maker' }) },
+    planId,
+    otherId,
+    productId,
+    grade: book.add('labourGrade', { name: 'Maker' }),
     machine: book.add('equipment', { name: 'Kiln' }),
     elsewhere: book.add('mixResource', { planId: otherId, name: 'Hours' }),
     here: book.add('mixResource', { planId, name: 'Shelves' }),
@@ -78,7 +81,9 @@ describe('a rule of channels', () => {
     const tableId = book.add('carrierTable', { name: 'Post' });
     book.add('carrierRate', { tableId, zone: 'Home', upToKilograms: '2', amount: '4' });
     return {
-      ...{ first, tableId, second: book.add('channel', { name: 'Store', fulfilledById: first }) },
+      first,
+      tableId,
+      second: book.add('channel', { name: 'Store', fulfilledById: first }),
       material: book.add('material', { name: 'Box', baseUnit: 'each' }),
       grade: book.add('labourGrade', { name: 'Packer' }),
     };
@@ -108,8 +113,11 @@ describe('a rule of channels', () => {
     const fulfilled = (by: 'first' | 'second') =>
       codesOf(shop, (made) => [
         {
-          ...{ action: 'update', kind: 'channel', id: made.first as string },
-          ...{ before: { fulfilledById: null }, after: { fulfilledById: made[by] } },
+          action: 'update',
+          kind: 'channel',
+          id: made.first as string,
+          before: { fulfilledById: null },
+          after: { fulfilledById: made[by] },
         },
       ]);
     expect([fulfilled('second'), fulfilled('first')]).toEqual([['fulfilled-in-a-circle'], ['fulfilled-in-a-circle']]);
@@ -136,7 +144,14 @@ describe('a rule of rows', () => {
         },
         ({ materialId, lineId }) => [
           create('stockMovement', {
-            ...{ materialId, lineId, date, type: 'receipt', quantity: '7', ofLine: '7', cost: '21', unit: 'kg' },
+            materialId,
+            lineId,
+            date,
+            type: 'receipt',
+            quantity: '7',
+            ofLine: '7',
+            cost: '21',
+            unit: 'kg',
           }),
         ],
       );
@@ -155,8 +170,11 @@ it('a quote that was sent stays as it was, but for what becomes of it', () => {
       (book) => ({ quote: book.add('quote', { name: 'Tiles', state, target: '30' }) }),
       ({ quote }) => [
         {
-          ...{ action: 'update', kind: 'quote', id: quote as string },
-          ...{ before: { state, target: '30' }, after: { state, target: '30', ...after } },
+          action: 'update',
+          kind: 'quote',
+          id: quote as string,
+          before: { state, target: '30' },
+          after: { state, target: '30', ...after },
         },
       ],
     );

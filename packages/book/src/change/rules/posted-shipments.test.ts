@@ -10,11 +10,21 @@ function importer(state: string) {
   book.add('settings', { name: 'Importer' });
   const materialId = book.add('material', { name: 'Handle', baseUnit: 'each' });
   const shipmentId = book.add('shipment', {
-    ...{ name: 'Goods', state, currency: 'USD', date: '2026-05-01', rate: '0.9' },
-    ...{ postedOn: '2026-05-09', postedTaxPercent: '0' },
+    name: 'Goods',
+    state,
+    currency: 'USD',
+    date: '2026-05-01',
+    rate: '0.9',
+    postedOn: '2026-05-09',
+    postedTaxPercent: '0',
   });
   const line = book.add('shipmentLine', {
-    ...{ shipmentId, materialId, unit: 'each', quantity: '10', price: '2', postedDuty: '1' },
+    shipmentId,
+    materialId,
+    unit: 'each',
+    quantity: '10',
+    price: '2',
+    postedDuty: '1',
   });
   const charge = book.add('shipmentCharge', { shipmentId, currency: 'EUR', type: 'freight', amount: '5' });
   return { rows: rowsOfFile(book.file()), shipmentId, line, charge };
@@ -26,7 +36,9 @@ const codes = (...operations: Operation[]): string[] => {
   return applied.ok ? [] : applied.problems.map(({ code }) => code);
 };
 const update = (kind: Kind, id: string, before: object, after: object): Operation => ({
-  ...{ action: 'update', kind, id },
+  action: 'update',
+  kind,
+  id,
   before: { ...before },
   after: { ...after },
 });

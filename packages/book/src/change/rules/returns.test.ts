@@ -16,7 +16,8 @@ function stocked() {
 }
 
 const moved = (materialId: string, type: string, ofMovementId: string, fields: object): Operation => ({
-  ...{ action: 'create', kind: 'stockMovement' },
+  action: 'create',
+  kind: 'stockMovement',
   row: { id: newId(), materialId, date: '2026-10-02', type, ofMovementId, unit: 'each', ...fields },
 });
 

@@ -16,7 +16,12 @@ function importer() {
       book.add('shipmentLine', { shipmentId, position, materialId, unit: 'each', quantity: '10', price: '2' }),
     );
     const chargeId = book.add('shipmentCharge', {
-      ...{ shipmentId, currency: 'EUR', type: 'freight', amount: '5', billed: '6', billedRate: '0.9' },
+      shipmentId,
+      currency: 'EUR',
+      type: 'freight',
+      amount: '5',
+      billed: '6',
+      billedRate: '0.9',
     });
     const charged = book.add('chargedLine', { chargeId, lineId: line });
     const payment = book.add('shipmentPayment', { shipmentId, chargeId, date: '2026-05-02', amount: '6' });
@@ -32,7 +37,9 @@ const codes = (...operations: Operation[]): string[] => {
   return applied.ok ? [] : applied.problems.map(({ code }) => code);
 };
 const update = (kind: Kind, id: string, before: object, after: object): Operation => ({
-  ...{ action: 'update', kind, id },
+  action: 'update',
+  kind,
+  id,
   before: { ...before },
   after: { ...after },
 });
@@ -76,7 +83,8 @@ describe('a settled shipment', () => {
 describe('parts of shipments', () => {
   it('do not reach into another shipment', () => {
     const bearer = (chargeId: string, lineId: string): Operation => ({
-      ...{ action: 'create', kind: 'chargedLine' },
+      action: 'create',
+      kind: 'chargedLine',
       row: { id: newId(), chargeId, lineId },
     });
     expect(codes(bearer(estimate.charge, settled.line))).toContain('charge-of-another-shipment');
@@ -104,7 +112,8 @@ describe('parts of shipments', () => {
 
   it('of a customs profile have fees in order', () => {
     const profile = (fees: object): Operation => ({
-      ...{ action: 'create', kind: 'customsProfile' },
+      action: 'create',
+      kind: 'customsProfile',
       row: { id: newId(), name: 'Customs', ...fees },
     });
     expect(codes(profile({ entryFeeMinimum: '500', entryFeeMaximum: '30' }))).toEqual(['entry-fees-crossed']);

@@ -35,12 +35,18 @@ export function addPrices(book: BookBuilder, products: Ids, channels: Ids): void
     PRICES.map(([product, channel, price, more]) => [
       `${product}@${channel}`,
       book.add('pricePoint', {
-        ...{ productId: at(products, product), channelId: at(channels, channel), taxInside: true, price, ...more },
+        productId: at(products, product),
+        channelId: at(channels, channel),
+        taxInside: true,
+        price,
+        ...more,
       }),
     ]),
   );
   book.add('datedPrice', {
-    ...{ pricePointId: at(points, 'Everyday mug@Own web shop'), startsOn: '2027-02-01', price: '20.50' },
+    pricePointId: at(points, 'Everyday mug@Own web shop'),
+    startsOn: '2027-02-01',
+    price: '20.50',
   });
   for (const [fromQuantity, price] of [
     ['48', '11.60'],
@@ -50,7 +56,10 @@ export function addPrices(book: BookBuilder, products: Ids, channels: Ids): void
   const candidates = (product: string, channel: string, prices: readonly string[]) =>
     prices.forEach((price, position) =>
       book.add('candidatePrice', {
-        ...{ productId: at(products, product), channelId: at(channels, channel), position, price },
+        productId: at(products, product),
+        channelId: at(channels, channel),
+        position,
+        price,
       }),
     );
   candidates('Everyday mug', 'Own web shop', ['17.50', '19.50', '21.50', '24.00']);

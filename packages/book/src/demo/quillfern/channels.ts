@@ -21,7 +21,13 @@ const FEES: Readonly<Record<string, readonly Fields[]>> = {
         ['Storage before the holidays', '0.037', 10, 12],
       ] as const
     ).map(([name, amount, fromMonth, toMonth]) => ({
-      ...{ name, amount, fromMonth, toMonth, purpose: 'storage', takenOf: 'volume and month', taxPercent: '20' },
+      name,
+      amount,
+      fromMonth,
+      toMonth,
+      purpose: 'storage',
+      takenOf: 'volume and month',
+      taxPercent: '20',
     })),
   ],
   'Weekend market': [
@@ -41,8 +47,11 @@ const SIZES = [
 
 const CHANNELS: Readonly<Record<string, Fields>> = {
   'Own web shop': {
-    ...{ unitsPerOrder: '1.6', postageCharged: '5.50', returnsPercent: '2', returnHandling: '2.40' },
-    ...{ resaleablePercent: '80' },
+    unitsPerOrder: '1.6',
+    postageCharged: '5.50',
+    returnsPercent: '2',
+    returnHandling: '2.40',
+    resaleablePercent: '80',
   },
   'Marketplace store': { returnsPercent: '5', resaleablePercent: '60', monthsInStore: '2' },
   'Weekend market': { unitsPerOrder: '1.3' },

@@ -4,8 +4,14 @@ import { at, type Ids } from './ids.js';
 /** Adds three decisions that the studio thinks about: a quoted bowl, a restaurant's order, and the platter. */
 export function addDecisions(book: BookBuilder, products: Ids, grades: Ids, machines: Ids): void {
   const bowl = book.add('decision', {
-    ...{ name: 'Buy the bowls in from a jobbing thrower', type: 'buy in', productId: at(products, 'Breakfast bowl') },
-    ...{ price: '8.90', oneTimeCost: '180', months: 12, gradeId: at(grades, 'maker'), hourEarns: '6' },
+    name: 'Buy the bowls in from a jobbing thrower',
+    type: 'buy in',
+    productId: at(products, 'Breakfast bowl'),
+    price: '8.90',
+    oneTimeCost: '180',
+    months: 12,
+    gradeId: at(grades, 'maker'),
+    hourEarns: '6',
   });
   book.add('decisionCost', {
     decisionId: bowl,
@@ -15,17 +21,34 @@ export function addDecisions(book: BookBuilder, products: Ids, grades: Ids, mach
     fate: 'goes',
   });
   book.add('decisionCost', {
-    ...{ decisionId: bowl, position: 1, name: 'Share of the studio rent', amountPerMonth: '140', fate: 'stays' },
+    decisionId: bowl,
+    position: 1,
+    name: 'Share of the studio rent',
+    amountPerMonth: '140',
+    fate: 'stays',
   });
   book.add('decision', {
-    ...{ name: 'Forty mugs for a guest house', type: 'special order', productId: at(products, 'Everyday mug') },
-    ...{ units: '40', price: '9.50', oneTimeCost: '25', equipmentId: at(machines, 'kiln'), hourEarns: '7.60' },
+    name: 'Forty mugs for a guest house',
+    type: 'special order',
+    productId: at(products, 'Everyday mug'),
+    units: '40',
+    price: '9.50',
+    oneTimeCost: '25',
+    equipmentId: at(machines, 'kiln'),
+    hourEarns: '7.60',
   });
   const platter = book.add('decision', {
-    ...{ name: 'Drop the serving platter', type: 'drop', productId: at(products, 'Serving platter') },
-    ...{ equipmentId: at(machines, 'kiln'), hourEarns: '7.60' },
+    name: 'Drop the serving platter',
+    type: 'drop',
+    productId: at(products, 'Serving platter'),
+    equipmentId: at(machines, 'kiln'),
+    hourEarns: '7.60',
   });
   book.add('decisionCost', {
-    ...{ decisionId: platter, position: 0, name: 'Slab roller on hire', amountPerMonth: '28', fate: 'goes' },
+    decisionId: platter,
+    position: 0,
+    name: 'Slab roller on hire',
+    amountPerMonth: '28',
+    fate: 'goes',
   });
 }

@@ -54,7 +54,15 @@ export function addFrozenCard(
   ];
   const add = (within: string, [source, element, label, quantity, unit, price]: Line, position: number) =>
     book.add('frozenLine', {
-      ...{ frozenCardId, position, within, source, element, label, unit, price, currency: 'EUR' },
+      frozenCardId,
+      position,
+      within,
+      source,
+      element,
+      label,
+      unit,
+      price,
+      currency: 'EUR',
       quantity: decimals(quantity),
     });
   lines.forEach((line, position) => add('', line, position));

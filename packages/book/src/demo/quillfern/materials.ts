@@ -135,7 +135,14 @@ export function addMaterials(book: BookBuilder): { readonly materials: Ids; read
     for (const [asked, from] of all) {
       const minimumOrder = supplier === 'Fennwick Packaging' ? '2' : null;
       const priceId = book.add('supplierPrice', {
-        ...{ materialId, supplierId, packQuantity, packUnit, price: asked, currency, validFrom: from, minimumOrder },
+        materialId,
+        supplierId,
+        packQuantity,
+        packUnit,
+        price: asked,
+        currency,
+        validFrom: from,
+        minimumOrder,
       });
       if (asked !== price) continue;
       for (const [fromPacks, lower] of BREAKS[name] ?? []) book.add('priceBreak', { priceId, fromPacks, price: lower });

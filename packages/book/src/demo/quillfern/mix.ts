@@ -45,7 +45,12 @@ function addPlan(
   const planId = book.add('mixPlan', { goal: 'profit after set-up', ...fields });
   const added = lines.map(([product, channel, quantity, more], position) =>
     book.add('mixProduct', {
-      ...{ planId, position, productId: at(products, product), channelId: at(channels, channel), quantity, ...more },
+      planId,
+      position,
+      productId: at(products, product),
+      channelId: at(channels, channel),
+      quantity,
+      ...more,
     }),
   );
   const resources = [

@@ -73,7 +73,11 @@ export function addRunningCosts(book: BookBuilder, departments: Ids): Ids {
   const costs: Record<string, string> = {};
   BILLS.forEach(([poolName, name, amount, rhythm, more = {}], position) => {
     costs[name] = book.add('runningCost', {
-      ...{ name, position, amount, rhythm, poolId: at(pools, poolName) },
+      name,
+      position,
+      amount,
+      rhythm,
+      poolId: at(pools, poolName),
       ...more,
     });
   });
@@ -98,7 +102,10 @@ interface ActivityOf {
 
 const ACTIVITIES: readonly ActivityOf[] = [
   {
-    ...{ name: 'Setting up batches', level: 'batch', driver: 'batches', practicalVolume: '36' },
+    name: 'Setting up batches',
+    level: 'batch',
+    driver: 'batches',
+    practicalVolume: '36',
     timed: ['Studio upkeep', '45'],
     takes: [
       ['Premises', '20'],
@@ -106,7 +113,10 @@ const ACTIVITIES: readonly ActivityOf[] = [
     ],
   },
   {
-    ...{ name: 'Working in the studio', level: 'unit', driver: 'labour hours', practicalVolume: '240' },
+    name: 'Working in the studio',
+    level: 'unit',
+    driver: 'labour hours',
+    practicalVolume: '240',
     timed: ['Premises', '60'],
     takes: [
       ['Premises', '35'],
@@ -114,7 +124,10 @@ const ACTIVITIES: readonly ActivityOf[] = [
     ],
   },
   {
-    ...{ name: 'Firing', level: 'unit', driver: 'machine hours', practicalVolume: '240' },
+    name: 'Firing',
+    level: 'unit',
+    driver: 'machine hours',
+    practicalVolume: '240',
     timed: ['Kiln room', '60'],
     takes: [
       ['Premises', '20'],
@@ -122,23 +135,35 @@ const ACTIVITIES: readonly ActivityOf[] = [
     ],
   },
   {
-    ...{ name: 'Handling orders', level: 'batch', driver: 'orders', practicalVolume: '480' },
+    name: 'Handling orders',
+    level: 'batch',
+    driver: 'orders',
+    practicalVolume: '480',
     timed: ['Selling and office', '9'],
     takes: [['Selling and office', '50']],
   },
   {
-    ...{ name: 'Developing designs', level: 'product', driver: 'typed', practicalVolume: '12' },
+    name: 'Developing designs',
+    level: 'product',
+    driver: 'typed',
+    practicalVolume: '12',
     takes: [['Selling and office', '20']],
   },
   {
-    ...{ name: 'Buying from abroad', level: 'product', driver: 'typed', practicalVolume: '8' },
+    name: 'Buying from abroad',
+    level: 'product',
+    driver: 'typed',
+    practicalVolume: '8',
     takes: [
       ['Premises', '5'],
       ['Selling and office', '30'],
     ],
   },
   {
-    ...{ name: 'Keeping the studio open', level: 'facility', driver: 'labour hours', isCharged: false },
+    name: 'Keeping the studio open',
+    level: 'facility',
+    driver: 'labour hours',
+    isCharged: false,
     takes: [['Premises', '20']],
   },
 ];
@@ -160,22 +185,33 @@ export function addActivities(book: BookBuilder, pools: Ids, products: Ids): voi
     const [pool, minutes] = timed ?? [];
     const activityId = book.add('activity', {
       ...fields,
-      ...{ position, minutes: minutes ?? null, resourcePoolId: pool === undefined ? null : at(pools, pool) },
+      position,
+      minutes: minutes ?? null,
+      resourcePoolId: pool === undefined ? null : at(pools, pool),
     });
     for (const [name, percent] of takes) book.add('poolActivity', { poolId: at(pools, name), activityId, percent });
     activities[fields.name] = activityId;
   });
   for (const [activity, product, amount] of HOURS_A_MONTH)
     book.add('activityUse', {
-      ...{ activityId: at(activities, activity), productId: at(products, product), amount, per: 'month' },
+      activityId: at(activities, activity),
+      productId: at(products, product),
+      amount,
+      per: 'month',
     });
   book.add('timeTerm', {
     activityId: at(activities, 'Handling orders'),
-    ...{ name: 'Wrapping a gift', minutes: '4', condition: 'category', matches: 'gifts' },
+    name: 'Wrapping a gift',
+    minutes: '4',
+    condition: 'category',
+    matches: 'gifts',
   });
   book.add('timeTerm', {
     activityId: at(activities, 'Setting up batches'),
-    ...{ name: 'Laying out materials', minutes: '2', times: 'bill line', condition: 'all' },
+    name: 'Laying out materials',
+    minutes: '2',
+    times: 'bill line',
+    condition: 'all',
   });
 }
 
@@ -192,8 +228,11 @@ export function addMethods(book: BookBuilder, departments: Ids): void {
     { month: '2026-10-01', amount: '1996', basisQuantity: '236', standardQuantity: '241' },
   ].forEach((fields) => book.add('overheadActual', fields));
   book.add('overheadActual', {
-    ...{ month: '2026-10-01', departmentId: at(departments, 'Kiln room'), amount: '462' },
-    ...{ basisQuantity: '131', standardQuantity: '128' },
+    month: '2026-10-01',
+    departmentId: at(departments, 'Kiln room'),
+    amount: '462',
+    basisQuantity: '131',
+    standardQuantity: '128',
   });
   book.add('chargeOutRate', { name: 'Commissions and repairs', incomePerYear: '32000', runningCostPercent: '25' });
 }

@@ -6,8 +6,11 @@ const PLAN: readonly (readonly [product: string, units: Readonly<Record<string, 
   [
     'Everyday mug',
     {
-      ...{ 'Own web shop': '120', 'Studio shop': '30', 'Weekend market': '40' },
-      ...{ 'Marketplace store': '20', 'Homeware shops': '30' },
+      'Own web shop': '120',
+      'Studio shop': '30',
+      'Weekend market': '40',
+      'Marketplace store': '20',
+      'Homeware shops': '30',
     },
   ],
   ['Breakfast bowl', { 'Own web shop': '66', 'Studio shop': '18', 'Weekend market': '24', 'Homeware shops': '12' }],
@@ -23,13 +26,25 @@ const PLAN: readonly (readonly [product: string, units: Readonly<Record<string, 
 export function addPlan(book: BookBuilder, products: Ids, channels: Ids): void {
   const seasonId = book.add('season', {
     name: 'Gifts before Christmas',
-    ...{ january: '0.4', february: '0.6', march: '0.7', april: '0.9', may: '1', june: '0.9' },
-    ...{ july: '0.7', august: '0.6', september: '0.9', october: '1.3', november: '2', december: '2' },
+    january: '0.4',
+    february: '0.6',
+    march: '0.7',
+    april: '0.9',
+    may: '1',
+    june: '0.9',
+    july: '0.7',
+    august: '0.6',
+    september: '0.9',
+    october: '1.3',
+    november: '2',
+    december: '2',
   });
   for (const [product, units, isSeasonal = false] of PLAN)
     for (const [channel, unitsPerMonth] of Object.entries(units)) {
       const volumeId = book.add('plannedVolume', {
-        ...{ productId: at(products, product), channelId: at(channels, channel), unitsPerMonth },
+        productId: at(products, product),
+        channelId: at(channels, channel),
+        unitsPerMonth,
         seasonId: isSeasonal ? seasonId : null,
       });
       // No workshops while the studio is closed in the first half of January.

@@ -58,7 +58,11 @@ function addLines(book: BookBuilder, productId: string, recipe: Recipe, material
 function addTyped(book: BookBuilder, productId: string, { typed = [] }: Recipe, departmentId: string): void {
   typed.forEach(([element, amount, hours = null]) =>
     book.add('typedCost', {
-      ...{ productId, element, amount, hours, departmentId: hours === null ? null : departmentId },
+      productId,
+      element,
+      amount,
+      hours,
+      departmentId: hours === null ? null : departmentId,
     }),
   );
 }
@@ -67,7 +71,14 @@ function addWork(book: BookBuilder, productId: string, recipe: Recipe, grades: I
   const { steps = [], uses = [], others = [] } = recipe;
   steps.forEach(([name, grade, timeBasis, time, people = '1', setUpMinutes = '0'], position) =>
     book.add('labourStep', {
-      ...{ productId, position, name, gradeId: at(grades, grade), timeBasis, time, people, setUpMinutes },
+      productId,
+      position,
+      name,
+      gradeId: at(grades, grade),
+      timeBasis,
+      time,
+      people,
+      setUpMinutes,
     }),
   );
   uses.forEach(([machine, basis, amount], position) => {

@@ -4,15 +4,25 @@ import { at, type Ids } from './ids.js';
 /** One job that was asked for, with two ways to do it. */
 export function addQuote(book: BookBuilder, materials: Ids, grades: Ids, machines: Ids): void {
   const quoteId = book.add('quote', {
-    ...{ name: 'Plates for the Harbour Room', customer: 'The Harbour Room\nQuay Street', state: 'sent' },
-    ...{ quotedOn: '2026-11-18', validUntil: '2026-12-31', contingencyPercent: '5', basis: 'margin', target: '35' },
+    name: 'Plates for the Harbour Room',
+    customer: 'The Harbour Room\nQuay Street',
+    state: 'sent',
+    quotedOn: '2026-11-18',
+    validUntil: '2026-12-31',
+    contingencyPercent: '5',
+    basis: 'margin',
+    target: '35',
     opening:
       'Thank you for your enquiry. We are glad to offer plates made for your tables, in the glaze of your choice.',
     closing: 'Half is due with the order, the rest on delivery. Making takes six weeks.',
   });
   const option = (position: number, name: string, note: string, clay: string, minutes: string, sent: object) => {
     const productId = book.add('product', {
-      ...{ name, note, quoted: true, batchSize: '80', yieldPercent: '88' },
+      name,
+      note,
+      quoted: true,
+      batchSize: '80',
+      yieldPercent: '88',
     });
     const line = (item: string, quantity: string, unit: string, place: number, basis = 'started unit') =>
       book.add('billLine', { productId, position: place, materialId: at(materials, item), quantity, unit, basis });
@@ -21,7 +31,12 @@ export function addQuote(book: BookBuilder, materials: Ids, grades: Ids, machine
     line('Kraft paper', '0.4', 'm', 2, 'good unit');
     const step = (stepName: string, grade: string, time: string, place: number, basis = 'minutes per unit') =>
       book.add('labourStep', {
-        ...{ productId, position: place, name: stepName, gradeId: at(grades, grade), timeBasis: basis, time },
+        productId,
+        position: place,
+        name: stepName,
+        gradeId: at(grades, grade),
+        timeBasis: basis,
+        time,
       });
     step('Throw and turn', 'maker', minutes, 0);
     step('Glaze', 'helper', '3', 1);
@@ -41,8 +56,16 @@ export function addQuote(book: BookBuilder, materials: Ids, grades: Ids, machine
       runId: at(machines, 'glaze'),
     });
     book.add('quoteOption', {
-      ...{ quoteId, productId, position, units: '80', learningPercent: '92' },
-      ...{ sentName: name, sentNote: note, sentUnit: 'each', sentTaxPercent: '20', ...sent },
+      quoteId,
+      productId,
+      position,
+      units: '80',
+      learningPercent: '92',
+      sentName: name,
+      sentNote: note,
+      sentUnit: 'each',
+      sentTaxPercent: '20',
+      ...sent,
     });
   };
   option(0, 'Dinner plate, speckled', '26 cm, speckled clay, white slip', 'Speckled stoneware clay', '9', {

@@ -19,6 +19,9 @@ interface Line {
   readonly volume: string;
   readonly dutyPercent: string;
   readonly hsCode: string;
+  readonly postedDuty?: string;
+  readonly postedImportTax?: string;
+  readonly postedEntryFee?: string;
 }
 
 const HANDLES = { material: 'Cane handle', dutyPercent: '3', hsCode: '4602.12' } as const;
@@ -43,7 +46,11 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
   const rules = addRules(book, materials, supplierId);
   const add = (fields: Record<string, unknown>, lines: readonly Line[], charges: readonly Charge[]) => {
     const shipmentId = book.add('shipment', {
-      ...{ supplierId, currency: 'USD', origin: 'Lumera', destination: 'Quillfern Pottery', customsProfileId },
+      supplierId,
+      currency: 'USD',
+      origin: 'Lumera',
+      destination: 'Quillfern Pottery',
+      customsProfileId,
       ...fields,
     });
     const lineIds = lines.map(({ material, ...line }, position) =>
@@ -58,13 +65,24 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
 
   const spring = add(
     {
-      ...{ name: 'Cane handles, first lot', state: 'settled', date: '2026-03-20', deliveryTerm: 'CIF', rate: '0.924' },
-      ...{ postedOn: '2026-03-24', postedTaxPercent: '0', postedImportTaxPercent: '0' },
+      name: 'Cane handles, first lot',
+      state: 'settled',
+      date: '2026-03-20',
+      deliveryTerm: 'CIF',
+      rate: '0.924',
+      postedOn: '2026-03-24',
+      postedTaxPercent: '0',
+      postedImportTaxPercent: '0',
     },
     [
       {
-        ...{ ...HANDLES, quantity: '400', price: '1.98', weight: '21', volume: '0.16' },
-        ...{ postedDuty: '21.95', postedImportTax: '211.25' },
+        ...HANDLES,
+        quantity: '400',
+        price: '1.98',
+        weight: '21',
+        volume: '0.16',
+        postedDuty: '21.95',
+        postedImportTax: '211.25',
       },
     ],
     [
@@ -75,19 +93,34 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
     ],
   );
   book.add('shipmentPayment', {
-    ...{ shipmentId: spring.shipmentId, date: '2026-02-10', amount: '237.60', rate: '0.915', timing: 'ahead' },
+    shipmentId: spring.shipmentId,
+    date: '2026-02-10',
+    amount: '237.60',
+    rate: '0.915',
+    timing: 'ahead',
   });
   book.add('shipmentPayment', { shipmentId: spring.shipmentId, date: '2026-04-15', amount: '554.40', rate: '0.931' });
 
   const autumn = add(
     {
-      ...{ name: 'Cork trivets, new lot', state: 'ordered', date: '2026-10-12', deliveryTerm: 'FOB', rate: '0.928' },
-      ...{ postedOn: '2026-10-19', postedTaxPercent: '0', postedImportTaxPercent: '0' },
+      name: 'Cork trivets, new lot',
+      state: 'ordered',
+      date: '2026-10-12',
+      deliveryTerm: 'FOB',
+      rate: '0.928',
+      postedOn: '2026-10-19',
+      postedTaxPercent: '0',
+      postedImportTaxPercent: '0',
     },
     [
       {
-        ...{ ...TRIVETS, quantity: '240', price: '3.30', weight: '62', volume: '0.74' },
-        ...{ postedDuty: '0', postedImportTax: '272.64' },
+        ...TRIVETS,
+        quantity: '240',
+        price: '3.30',
+        weight: '62',
+        volume: '0.74',
+        postedDuty: '0',
+        postedImportTax: '272.64',
       },
     ],
     [
@@ -103,7 +136,9 @@ export function addShipments(book: BookBuilder, materials: Ids, supplierId: stri
     { ...TRIVETS, quantity: '160', price: '3.25', weight: '41', volume: '0.49' },
   ];
   const byRule = (type: string, rule: string, more: Pick<Charge, 'currency' | 'basis'> = {}): Charge => ({
-    ...{ type, amount: null, more: { ruleId: at(rules, rule) } },
+    type,
+    amount: null,
+    more: { ruleId: at(rules, rule) },
     ...more,
   });
   const withRules = [
@@ -129,8 +164,13 @@ function addRules(book: BookBuilder, materials: Ids, supplierId: string): Ids {
   const rule = (name: string, fields: Record<string, unknown>) =>
     book.add('chargeRule', { name, currency: 'EUR', ...fields });
   const seaFreight = rule('Sea freight, small lots', {
-    ...{ type: 'freight', method: 'brackets', bracketsBy: 'volume', bracketMode: 'amount' },
-    ...{ currency: 'USD', basis: 'volume', deliveryTerm: 'FOB' },
+    type: 'freight',
+    method: 'brackets',
+    bracketsBy: 'volume',
+    bracketMode: 'amount',
+    currency: 'USD',
+    basis: 'volume',
+    deliveryTerm: 'FOB',
   });
   for (const [upTo, amount] of [
     ['0.5', '190'],
@@ -140,8 +180,12 @@ function addRules(book: BookBuilder, materials: Ids, supplierId: string): Ids {
   ] as const)
     book.add('ruleBracket', { ruleId: seaFreight, upTo, amount });
   const airFreight = rule('Air freight', {
-    ...{ type: 'freight', per: 'chargeable kg', amount: '3.10', currency: 'USD' },
-    ...{ basis: 'chargeable weight', deliveryTerm: 'FCA' },
+    type: 'freight',
+    per: 'chargeable kg',
+    amount: '3.10',
+    currency: 'USD',
+    basis: 'chargeable weight',
+    deliveryTerm: 'FCA',
   });
   const insurance = rule('Cargo insurance', {
     type: 'insurance',

@@ -107,6 +107,10 @@ function restOf(sheet: Sheet, { id, name }: Pool): Unassigned[] {
 }
 
 const notCharged = ({ activity, use, cost }: ActivityCost): Unassigned => ({
-  ...{ id: `activity.${activity.id}.${use}`, label: activity.name, cost, gap: null, lotId: null },
+  id: `activity.${activity.id}.${use}`,
+  label: activity.name,
+  cost,
+  gap: null,
+  lotId: null,
   why: `${activity.level} cost, not charged to products by choice`,
 });

@@ -42,12 +42,16 @@ function departmentLot(sheet: Sheet, method: MethodRow, { id, name }: Department
   const counted = unitOfDriver(sheet, driver);
   const place = { kind: 'department', id, field: 'basis' } as const;
   const basis = absorptionBasis(sheet, {
-    ...{ subject: name, driver, capacity: method.capacity },
+    subject: name,
+    driver,
+    capacity: method.capacity,
     normal:
       row.normalCapacity === null
         ? null
         : sheet.input('department', row, 'normalCapacity', {
-            ...{ name: 'Normal capacity', subject: name, unit: counted.per(MONTH) },
+            name: 'Normal capacity',
+            subject: name,
+            unit: counted.per(MONTH),
           }),
     actual: actualBasis(sheet, id, counted),
     noActual: overheadGap('no-actual-basis', place, { basis: row.basis, subject: name }),

@@ -36,7 +36,12 @@ function poolLot(sheet: Sheet, pool: Pool, done: readonly RowOf<'activity'>[]): 
   const place = { kind: 'costPool', id: pool.id, field: 'practicalMinutes' } as const;
   const none = overheadGap('no-practical-minutes', place, { subject: pool.name });
   return {
-    ...{ id, label: pool.name, use: pool.use, isVariable: false, cost, basis },
+    id,
+    label: pool.name,
+    use: pool.use,
+    isVariable: false,
+    cost,
+    basis,
     rate: lotRate('Cost per minute', pool.name, cost, basis, none),
     bearings: done.map(({ id: activityId, name }) => ({
       id: `activity.${activityId}`,

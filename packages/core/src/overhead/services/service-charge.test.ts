@@ -23,7 +23,9 @@ function borne(services: Readonly<Record<string, Service>>, method: string, name
     for (const [name, { uses }] of Object.entries(services))
       for (const [by, [budgeted, actual]] of Object.entries(uses))
         made.add('serviceUse', {
-          ...{ serviceId: ids[name], departmentId: ids[by], amount: String(budgeted) },
+          serviceId: ids[name],
+          departmentId: ids[by],
+          amount: String(budgeted),
           actualAmount: actual === null ? null : String(actual),
         });
   });
@@ -37,7 +39,8 @@ describe('a service at two rates', () => {
   // hour by actual use it would be 2,430,000 and 810,000.
   it('charges its fixed part by budgeted use and its variable part by actual use', () => {
     const computer = (variablePercent: string | null): Service => ({
-      ...{ cost: 3_240_000, variablePercent },
+      cost: 3_240_000,
+      variablePercent,
       uses: { Micro: [800, 900], Peripheral: [400, 300] },
     });
     for (const method of ['direct', 'step-down', 'reciprocal']) {
@@ -61,7 +64,8 @@ describe('a service at two rates', () => {
     fc.assert(
       fc.property(service, service, (one, two) => {
         const of = ({ cost, percent, other, shop, bakery }: typeof one, name: string): Service => ({
-          ...{ cost, variablePercent: percent === null ? null : String(percent) },
+          cost,
+          variablePercent: percent === null ? null : String(percent),
           uses: { [name]: other, Shop: shop, Bakery: bakery },
         });
         const services = { One: of(one, 'Two'), Two: of(two, 'One') };

@@ -83,9 +83,14 @@ export const decision: Calculation<DecisionLines> = {
     const brought = sum('Brought', period, ups.filter(isThere));
     const taken = sum('Taken', period, downs.filter(isThere));
     return {
-      ...{ units: about.units, ...perUnit, fixedGone, fixedOnTop, oneTime },
+      units: about.units,
+      ...perUnit,
+      fixedGone,
+      fixedOnTop,
+      oneTime,
       fixedStays: fixed('stays', 'Fixed costs that stay'),
-      ...{ scarceHours: scarce.hours, scarceWorth: scarce.worth },
+      scarceHours: scarce.hours,
+      scarceWorth: scarce.worth,
       advantage: difference({ name: 'Advantage', subject: row.name }, brought, taken),
       turningPrice: turningPrice(sheet, about, perUnit, brought, taken),
     };
@@ -143,7 +148,9 @@ function perUnitLines(sheet: Sheet, about: About): PerUnit {
 
 function priceOf(sheet: Sheet, { row, product }: About): Figure {
   return sheet.input('decision', row, 'price', {
-    ...{ name: 'Price', subject: product.name, unit: money(sheet).per(unit(product.outputUnit)) },
+    name: 'Price',
+    subject: product.name,
+    unit: money(sheet).per(unit(product.outputUnit)),
     whenEmpty: (place) => planningGap('no-decision-price', place, { subject: product.name }),
   });
 }
@@ -212,7 +219,9 @@ function scarceOf(
   const { perUnit } = sheet.read(resourceUse, `${product.id}@${source}`);
   const hours = multiplied({ name: 'Scarce hours', subject }, units, perUnit);
   const earns = sheet.input('decision', row, 'hourEarns', {
-    ...{ name: 'An hour earns', subject: row.name, unit: money(sheet).per(HOUR) },
+    name: 'An hour earns',
+    subject: row.name,
+    unit: money(sheet).per(HOUR),
     whenEmpty: (place) => planningGap('no-hour-earns', place, { subject: row.name }),
   });
   return { hours, worth: multiplied({ name: 'Earned by those hours', subject }, hours, earns) };
@@ -238,8 +247,15 @@ function turningPrice(sheet: Sheet, about: About, perUnit: PerUnit, brought: Fig
 function gone(sheet: Sheet): DecisionLines {
   const figure = ofMissingRow({ name: 'Decision', unit: money(sheet) }, 'a decision');
   return {
-    ...{ units: ofMissingRow({ name: 'Units', unit: NUMBER }, 'a decision'), ...NOTHING },
-    ...{ fixedGone: figure, fixedOnTop: figure, fixedStays: figure, oneTime: null },
-    ...{ scarceHours: null, scarceWorth: null, advantage: figure, turningPrice: null },
+    units: ofMissingRow({ name: 'Units', unit: NUMBER }, 'a decision'),
+    ...NOTHING,
+    fixedGone: figure,
+    fixedOnTop: figure,
+    fixedStays: figure,
+    oneTime: null,
+    scarceHours: null,
+    scarceWorth: null,
+    advantage: figure,
+    turningPrice: null,
   };
 }

@@ -31,7 +31,9 @@ function halfPlanesOf({ products, resources, uses, totals }: MixModel): HalfPlan
   const useOf = (product: number, resource: number) =>
     uses.find((use) => use.product === product && use.resource === resource)?.perUnit ?? 0;
   const ofResources = resources.map(({ available, extra }, at) => ({
-    ...{ a: useOf(0, at), b: useOf(1, at), c: available + extra },
+    a: useOf(0, at),
+    b: useOf(1, at),
+    c: available + extra,
   }));
   const ofTotals = totals.flatMap(({ rule, units, products: members }): HalfPlane[] => {
     const [a, b] = [members.includes(0) ? 1 : 0, members.includes(1) ? 1 : 0];

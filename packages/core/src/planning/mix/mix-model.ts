@@ -110,7 +110,11 @@ export function mixModelOf(sheet: Sheet, planId: string): MixModelOfPlan {
   const resources = modelResources(sheet, planId, goal, products, unknown);
   return {
     model: {
-      ...{ name: plan?.name ?? '', goal, isLeast: goal === 'least cost', products, resources },
+      name: plan?.name ?? '',
+      goal,
+      isLeast: goal === 'least cost',
+      products,
+      resources,
       uses: modelUses(sheet, products, resources),
       totals: modelTotals(sheet, planId, products, unknown),
       secondsAtMost: Number(plan?.secondsAtMost ?? '10'),
@@ -130,11 +134,16 @@ function modelProducts(sheet: Sheet, planId: string, goal: MixGoal, unknown: Lac
     if (!unknown.isKnown([gain, countsSetUps ? terms.setUpCost : null, terms.step])) return [];
     return [
       {
-        ...{ id: row.id, name: nameInMix(sheet, row), unit: outputInMix(sheet, row).text, place },
+        id: row.id,
+        name: nameInMix(sheet, row),
+        unit: outputInMix(sheet, row).text,
+        place,
         gain: goal === 'units' ? 1 : plain(gain),
         contribution: plain(terms.contribution),
-        ...{ least: plain(terms.least), most: plainOr(terms.most, null) },
-        ...{ lot: plainOr(terms.lot, null), step: plainOr(terms.step, null) },
+        least: plain(terms.least),
+        most: plainOr(terms.most, null),
+        lot: plainOr(terms.lot, null),
+        step: plainOr(terms.step, null),
         setUpCost: countsSetUps ? plain(terms.setUpCost) : 0,
         quantity: Number(row.quantity),
       },
@@ -158,8 +167,12 @@ function modelResources(
     if (!unknown.isKnown([available, countsMoney(goal) ? premium : null, ...uses])) return [];
     return [
       {
-        ...{ id: row.id, name: nameOfResource(sheet, row), unit: unitOfMixResource(sheet, row).text },
-        ...{ available: plain(available), extra: plain(extra), normalPrice: plain(normalPrice) },
+        id: row.id,
+        name: nameOfResource(sheet, row),
+        unit: unitOfMixResource(sheet, row).text,
+        available: plain(available),
+        extra: plain(extra),
+        normalPrice: plain(normalPrice),
         premium: countsMoney(goal) ? plain(premium) : 0,
       },
     ];
@@ -184,7 +197,10 @@ function modelTotals(sheet: Sheet, planId: string, products: readonly ModelProdu
     const members = sheet.rowsOf('mixTotalProduct', 'totalId', id);
     return [
       {
-        ...{ id, name, rule, units: plain(limit) },
+        id,
+        name,
+        rule,
+        units: plain(limit),
         products: members.flatMap(({ mixProductId }) => places.get(mixProductId) ?? []),
       },
     ];

@@ -182,7 +182,8 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
       return { used, left: left(available), extraUsed: null, extraCost: null, short: over };
     const extraUsed = smallest({ name: 'Extra used', subject }, [over, extra], 'at most what can be had');
     return {
-      ...{ used, extraUsed },
+      used,
+      extraUsed,
       left: left(sum({ name: 'Available with extra', subject }, counted, [available, extraUsed])),
       extraCost: multiplied({ name: 'Cost of extra', subject }, extraUsed, premium),
       short: atLeastNothing('Short', difference({ name: 'Lacking', subject }, over, extra)),

@@ -35,7 +35,11 @@ function planned({ plan = {}, product = {}, resource = {}, use, fields = {} }: P
     more: (book, of) => {
       ids.plan = book.add('mixPlan', { name: 'Short week', openDays: '5', ...plan });
       ids.product = book.add('mixProduct', {
-        ...{ planId: ids.plan, productId: of.product, channelId: of.channel, quantity: '10', ...product },
+        planId: ids.plan,
+        productId: of.product,
+        channelId: of.channel,
+        quantity: '10',
+        ...product,
       });
       ids.resource = book.add('mixResource', {
         planId: ids.plan,
@@ -200,7 +204,10 @@ describe('the mix plans of the demo', () => {
       // Typed by hand, it shows the same.
       const typed = evaluation.fork(
         view.products.map((product, index) => ({
-          ...{ kind: 'mixProduct' as Kind, id: product.id, field: 'quantity', how: 'set' as const },
+          kind: 'mixProduct' as Kind,
+          id: product.id,
+          field: 'quantity',
+          how: 'set' as const,
           value: decimal((quantities[index] ?? 0).toFixed(9)).toFixed(),
         })),
       );

@@ -193,7 +193,14 @@ function gone(sheet: Sheet): MixProductTerms {
   const figure = ofMissingRow({ name: 'Contribution', unit: money(sheet).per(PIECE) }, 'a mix plan');
   const none = ofMissingRow({ name: 'Quantity', unit: PIECE }, 'a mix plan');
   return {
-    ...{ contribution: figure, revenue: figure, variableCost: figure, setUpCost: null },
-    ...{ least: none, most: null, lot: null, step: null, planned: null },
+    contribution: figure,
+    revenue: figure,
+    variableCost: figure,
+    setUpCost: null,
+    least: none,
+    most: null,
+    lot: null,
+    step: null,
+    planned: null,
   };
 }

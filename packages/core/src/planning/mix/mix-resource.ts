@@ -82,7 +82,9 @@ export const mixResourceTerms: Calculation<MixResourceTerms> = {
     if (row === undefined)
       return {
         available: ofMissingRow({ name: 'Available', unit: unit('each') }, 'a mix plan'),
-        ...{ extra: null, normalPrice: null, premium: null },
+        extra: null,
+        normalPrice: null,
+        premium: null,
       };
     const subject = nameOfResource(sheet, row);
     const counted = unitOfMixResource(sheet, row);
@@ -100,7 +102,8 @@ export const mixResourceTerms: Calculation<MixResourceTerms> = {
         row.available === null
           ? availableOf(sheet, row, subject, counted)
           : sheet.input('mixResource', row, 'available', { name: 'Available', subject, unit: counted }),
-      ...{ extra, normalPrice },
+      extra,
+      normalPrice,
       premium: extra === null ? null : premiumOf(sheet, row, subject, perUnit, normalPrice),
     };
   },
@@ -108,7 +111,9 @@ export const mixResourceTerms: Calculation<MixResourceTerms> = {
 
 function premiumOf(sheet: Sheet, row: Row, subject: string, perUnit: Unit, normalPrice: Figure | null): Figure {
   const price = sheet.input('mixResource', row, 'extraPrice', {
-    ...{ name: 'Price of extra', subject, unit: perUnit },
+    name: 'Price of extra',
+    subject,
+    unit: perUnit,
     whenEmpty: (place) => planningGap('no-extra-price', place, { subject }),
   });
   return normalPrice === null ? price : difference({ name: 'Premium of extra', subject }, price, normalPrice);
@@ -133,10 +138,14 @@ function productiveHours(sheet: Sheet, grade: RowOf<'labourGrade'>, months: Figu
   if (grade.paidHoursPerMonth === null) return null;
   const subject = grade.name;
   const paid = sheet.input('labourGrade', grade, 'paidHoursPerMonth', {
-    ...{ name: 'Paid hours a month', subject, unit: HOUR.per(MONTH) },
+    name: 'Paid hours a month',
+    subject,
+    unit: HOUR.per(MONTH),
   });
   const share = sheet.input('labourGrade', grade, 'productivePercent', {
-    ...{ name: 'Productive share of paid time', subject, unit: PERCENT },
+    name: 'Productive share of paid time',
+    subject,
+    unit: PERCENT,
   });
   const perMonth = percentOf({ name: 'Productive hours a month', subject }, share, paid);
   return multiplied({ name: 'Available', subject }, perMonth, months);
@@ -158,7 +167,9 @@ function placesOf(sheet: Sheet, runId: string, months: Figure): Figure | null {
   if (run === undefined || hours === null || run.hoursPerRun === null || run.space === null) return null;
   const subject = run.name;
   const perLoad = sheet.input('equipmentRun', run, 'hoursPerRun', {
-    ...{ name: 'Hours per load', subject, unit: HOUR.per(LOAD) },
+    name: 'Hours per load',
+    subject,
+    unit: HOUR.per(LOAD),
   });
   const space = sheet.input('equipmentRun', run, 'space', { name: 'Total space', subject, unit: SPACE.per(LOAD) });
   return multiplied({ name: 'Available', subject }, quotient({ name: 'Loads', subject }, hours, perLoad), space);

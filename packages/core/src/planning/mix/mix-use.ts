@@ -35,7 +35,9 @@ export const mixUse: Calculation<MixUse> = {
     const subject = `${nameInMix(sheet, row)}, ${nameOfResource(sheet, resource)}`;
     const source = sourceOfResource(resource);
     const between: Between = {
-      ...{ row, subject, counted: unitOfMixResource(sheet, resource) },
+      row,
+      subject,
+      counted: unitOfMixResource(sheet, resource),
       typed: sheet.rowsOf('mixUse', 'mixProductId', row.id).find((each) => each.resourceId === resource.id),
       byBook: row.productId === null || source === null ? null : sheet.read(resourceUse, `${row.productId}@${source}`),
     };

@@ -39,7 +39,9 @@ export function mixVolumes(sheet: Sheet, planId: string): MixVolume[] {
     return [...byChannel].map(([channelId, part]): MixVolume => {
       const now = sales.find((sale) => sale.channelId === channelId)?.units.amount ?? null;
       return {
-        ...{ productId, channelId, now: now === null ? null : now.toDecimalPlaces(DIGITS).toFixed() },
+        productId,
+        channelId,
+        now: now === null ? null : now.toDecimalPlaces(DIGITS).toFixed(),
         share: total.isZero() ? '0' : part.mul(HUNDRED).div(total).toDecimalPlaces(DIGITS).toFixed(),
         unitsPerMonth: part.div(months).toDecimalPlaces(DIGITS).toFixed(),
       };

@@ -21,7 +21,9 @@ export type Output = RowOf<'jointOutput'>;
 
 export function quantityOf(sheet: Sheet, process: Process, output: Output): Figure {
   return sheet.input('jointOutput', output, 'quantity', {
-    ...{ name: 'Quantity', subject: output.name, unit: unit(output.unit).per(BATCH) },
+    name: 'Quantity',
+    subject: output.name,
+    unit: unit(output.unit).per(BATCH),
     whenEmpty: (place) => productionGap('no-output-quantity', place, { output: output.name, subject: process.name }),
   });
 }
@@ -30,7 +32,8 @@ const PRICES = { splitOffPrice: 'price at split-off', finalPrice: 'final price' 
 
 export function valueAt(sheet: Sheet, process: Process, output: Output, field: keyof typeof PRICES): Figure {
   const price = sheet.input('jointOutput', output, field, {
-    ...{ name: PRICES[field].charAt(0).toUpperCase() + PRICES[field].slice(1), subject: output.name },
+    name: PRICES[field].charAt(0).toUpperCase() + PRICES[field].slice(1),
+    subject: output.name,
     unit: money(sheet).per(unit(output.unit)),
     whenEmpty: (place) =>
       productionGap('no-output-price', place, { price: PRICES[field], output: output.name, subject: process.name }),
@@ -55,7 +58,8 @@ export function furtherCost(sheet: Sheet, process: Process, output: Output): Fig
   const each = isSoldAtSplitOff
     ? constant('No further cost', '0', money(sheet).per(unit(output.unit)), 'none is entered')
     : sheet.input('jointOutput', output, 'furtherCost', {
-        ...{ ...named('Further cost'), unit: money(sheet).per(unit(output.unit)) },
+        ...named('Further cost'),
+        unit: money(sheet).per(unit(output.unit)),
       });
   return multiplied(named('Further costs'), quantity, each);
 }

@@ -37,8 +37,11 @@ function batchOf(outputs: readonly Output[], fields: Record<string, unknown> = {
 const DAIRY: readonly Output[] = [
   { name: 'Cream', quantity: '25000', splitOffPrice: '8', furtherCost: '11.2', finalPrice: '20' },
   {
-    ...{ name: 'Skim', quantity: '75000', splitOffPrice: '4' },
-    ...{ furtherCost: '6.933333333333', finalPrice: '14.666666666667' },
+    name: 'Skim',
+    quantity: '75000',
+    splitOffPrice: '4',
+    furtherCost: '6.933333333333',
+    finalPrice: '14.666666666667',
   },
 ];
 
@@ -94,8 +97,11 @@ describe('the cost of a joint batch', () => {
       fc.property(fc.array(output, { minLength: 1, maxLength: 4 }), (outputs) => {
         const { shares, view } = batchOf(
           outputs.map(({ quantity, split, further }, index) => ({
-            ...{ name: `O${index}`, quantity: String(quantity), splitOffPrice: String(split) },
-            ...{ furtherCost: String(further), finalPrice: String(split + further + 1) },
+            name: `O${index}`,
+            quantity: String(quantity),
+            splitOffPrice: String(split),
+            furtherCost: String(further),
+            finalPrice: String(split + further + 1),
           })),
         );
         for (const method of JOINT_METHODS)
@@ -147,13 +153,21 @@ describe('a product that comes out of a joint batch', () => {
       const gradeId = book.add('labourGrade', { name: 'Miller', wagePerHour: '20' });
       const grain = book.add('material', { name: 'Grain', baseUnit: 'kg' });
       book.add('supplierPrice', {
-        ...{ materialId: grain, packQuantity: '1', packUnit: 'kg', price: '0.40', currency: 'EUR' },
+        materialId: grain,
+        packQuantity: '1',
+        packUnit: 'kg',
+        price: '0.40',
+        currency: 'EUR',
         validFrom: '2026-01-01',
       });
       ids.milling = book.add('product', { name: 'Milling', outputUnit: 'kg', batchSize: '100' });
       book.add('billLine', { productId: ids.milling, materialId: grain, quantity: '1', unit: 'kg' });
       book.add('labourStep', {
-        ...{ productId: ids.milling, name: 'Mill', gradeId, timeBasis: 'minutes per batch', time: '90' },
+        productId: ids.milling,
+        name: 'Mill',
+        gradeId,
+        timeBasis: 'minutes per batch',
+        time: '90',
       });
       ids.flour = book.add('product', { name: 'Flour', outputUnit: 'kg' });
       ids.bran = book.add('product', { name: 'Bran', outputUnit: 'kg' });

@@ -55,8 +55,13 @@ export const jointBatch: Calculation<JointBatch> = {
     if (process === undefined) {
       const gone = ofMissingRow({ name: 'Joint cost', unit: perBatch }, 'a joint batch');
       return {
-        ...{ jointCost: gone, byProducts: gone, toSplit: gone, sales: gone },
-        ...{ furtherCosts: gone, profit: gone, margin: gone },
+        jointCost: gone,
+        byProducts: gone,
+        toSplit: gone,
+        sales: gone,
+        furtherCosts: gone,
+        profit: gone,
+        margin: gone,
       };
     }
     const named = (name: string) => ({ name, subject: process.name });
@@ -78,8 +83,13 @@ export const jointBatch: Calculation<JointBatch> = {
       byProducts.parts.length === 0 ? earned : sum(named('With by-products'), perBatch, [earned, byProducts]);
     const profit = difference(named('Profit before overhead'), withBy, jointCost);
     return {
-      ...{ jointCost, byProducts, toSplit: toSplit(sheet, process, jointCost) },
-      ...{ sales, furtherCosts, profit, margin: shareOf(named('Margin'), profit, sales) },
+      jointCost,
+      byProducts,
+      toSplit: toSplit(sheet, process, jointCost),
+      sales,
+      furtherCosts,
+      profit,
+      margin: shareOf(named('Margin'), profit, sales),
     };
   },
 };
@@ -116,7 +126,8 @@ export const jointShare: Calculation<JointShare> = {
     return {
       share,
       perUnit: quotient(named('Joint cost per unit'), share, quantityOf(sheet, process, output)),
-      ...{ profit: left, margin: shareOf(named('Margin'), left, finalSales(sheet, process, output)) },
+      profit: left,
+      margin: shareOf(named('Margin'), left, finalSales(sheet, process, output)),
     };
   },
 };

@@ -102,7 +102,9 @@ function amountOf<K extends Kind & ('shipmentCharge' | 'chargeRule' | 'ruleBrack
   of: Figure['unit'],
 ): Figure {
   return sheet.input(kind, row, 'amount', {
-    ...{ name: kind === 'shipmentCharge' ? 'Estimate' : 'Rate of the rule', subject, unit: of },
+    name: kind === 'shipmentCharge' ? 'Estimate' : 'Rate of the rule',
+    subject,
+    unit: of,
     whenEmpty: (place) => purchasingGap('no-charge-amount', place, { charge: subject }),
   });
 }

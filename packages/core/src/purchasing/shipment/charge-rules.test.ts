@@ -163,7 +163,11 @@ describe('of several rules for one charge', () => {
       const cane = book.add('material', { name: 'Cane', baseUnit: 'kg', category: 'Handles' });
       rules = build(book, { supplier, clay });
       shipment = book.add('shipment', {
-        ...{ name: 'Shipment', date: '2026-05-01', currency: 'EUR', supplierId: supplier, origin: 'Lumera Bay' },
+        name: 'Shipment',
+        date: '2026-05-01',
+        currency: 'EUR',
+        supplierId: supplier,
+        origin: 'Lumera Bay',
       });
       lines = [clay, cane].map((materialId, position) =>
         book.add('shipmentLine', { shipmentId: shipment, position, materialId, unit: 'kg', quantity: '1', price: '1' }),

@@ -19,12 +19,23 @@ function imported({ shipment = {}, line = {}, charges = [], payments = [], profi
     book.add('settings', { name: 'Importer', currency: 'EUR', salesTaxPercent: '20', ...settings });
     const customsProfileId = book.add('customsProfile', { name: 'Customs', importTaxPercent: '0', ...profile });
     shipmentId = book.add('shipment', {
-      ...{ name: 'Goods', date: '2026-05-01', currency: 'USD', rate: '0.9', customsRate: '0.8', customsProfileId },
+      name: 'Goods',
+      date: '2026-05-01',
+      currency: 'USD',
+      rate: '0.9',
+      customsRate: '0.8',
+      customsProfileId,
       ...shipment,
     });
     const materialId = book.add('material', { name: 'Hub', baseUnit: 'each' });
     lineId = book.add('shipmentLine', {
-      ...{ shipmentId, materialId, unit: 'each', quantity: '1', price: '1000', dutyPercent: '10', ...line },
+      shipmentId,
+      materialId,
+      unit: 'each',
+      quantity: '1',
+      price: '1000',
+      dutyPercent: '10',
+      ...line,
     });
     charges.forEach((charge, position) =>
       book.add('shipmentCharge', { shipmentId, position, type: 'freight', currency: 'EUR', ...charge }),

@@ -39,7 +39,9 @@ export function dutyTerms(sheet: Sheet, line: Line, subject: string): DutyTerms 
   const { dutyForm } = line;
   const input = (field: 'dutyPercent' | 'preferencePercent' | 'antiDumpingPercent', name: string) =>
     sheet.input('shipmentLine', line, field, {
-      ...{ name, subject, unit: PERCENT },
+      name,
+      subject,
+      unit: PERCENT,
       whenEmpty: (place) => purchasingGap('no-duty-rate', place, { subject }),
     });
   const hasPreference = line.preferencePercent !== null && line.hasProofOfOrigin;
@@ -59,7 +61,9 @@ function specificDuty(sheet: Sheet, line: Line, subject: string): Figure {
   const { quantity, weight } = sheet.read(lineMeasures, line.id);
   const measure = line.specificPer === 'kg' ? weight : quantity;
   const each = sheet.input('shipmentLine', line, 'specificDuty', {
-    ...{ name: 'Specific duty', subject, unit: money(sheet).per(measure.unit) },
+    name: 'Specific duty',
+    subject,
+    unit: money(sheet).per(measure.unit),
     whenEmpty: (place) => purchasingGap('no-specific-duty', place, { subject }),
   });
   return multiplied({ name: 'Specific duty on the line', subject }, measure, each);

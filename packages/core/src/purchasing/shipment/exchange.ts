@@ -74,7 +74,8 @@ export function recognised(
   }
   const paidInBook = ahead.map((payment, index) =>
     inBookCurrency(sheet, 'Paid ahead', subject, {
-      ...{ amount: paid[index] as Figure, currency: owed.currency },
+      amount: paid[index] as Figure,
+      currency: owed.currency,
       rate: rateOfPayment(sheet, payment, owed.currency, subject),
     }),
   );

@@ -130,9 +130,17 @@ function ofNoLine(sheet: Sheet, subject: string): LandedLine {
   const none = (of: Figure['unit']) => ofMissingRow({ name: 'Landed cost', unit: of }, subject);
   const amount = none(money(sheet));
   return {
-    ...{ goods: amount, parts: [], onTop: amount, landed: amount, expense: amount, recovered: amount },
-    ...{ perUnit: none(money(sheet).per(unit('each'))), perBaseUnit: null, onTopPerBaseUnit: null },
-    ...{ estimatedPerUnit: null, perUnitAgainstEstimate: null },
+    goods: amount,
+    parts: [],
+    onTop: amount,
+    landed: amount,
+    expense: amount,
+    recovered: amount,
+    perUnit: none(money(sheet).per(unit('each'))),
+    perBaseUnit: null,
+    onTopPerBaseUnit: null,
+    estimatedPerUnit: null,
+    perUnitAgainstEstimate: null,
     onTopPercent: none(PERCENT),
   };
 }

@@ -60,7 +60,11 @@ export const chargeAmount: Calculation<ChargeAmount> = {
       const amount = ofMissingRow({ name: 'Charge', unit: money(sheet) }, 'this charge');
       return {
         ...NOT_BILLED,
-        ...{ amount, inItsCurrency: amount, estimate: amount, atCustoms: amount, estimateAtCustoms: amount },
+        amount,
+        inItsCurrency: amount,
+        estimate: amount,
+        atCustoms: amount,
+        estimateAtCustoms: amount,
         exchangeDifference: null,
       };
     }

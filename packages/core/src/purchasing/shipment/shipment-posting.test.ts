@@ -27,18 +27,30 @@ function importer(
   const rows = rowsOf((book) => {
     book.add('settings', { name: 'Importer', currency: 'EUR', salesTaxPercent: '20' });
     const customsProfileId = book.add('customsProfile', {
-      ...{ name: 'Customs', importTaxPercent: '20', entryFeePercent: '1' },
+      name: 'Customs',
+      importTaxPercent: '20',
+      entryFeePercent: '1',
     });
     shipmentId = book.add('shipment', {
-      ...{ name: 'Shipment', date: '2026-05-01', currency: 'EUR', customsProfileId, ...shipment },
+      name: 'Shipment',
+      date: '2026-05-01',
+      currency: 'EUR',
+      customsProfileId,
+      ...shipment,
     });
     const materials = lines.map(({ material }, position) =>
       book.add('material', { name: `Material ${position}`, baseUnit: 'each', ...(material as Fields) }),
     );
     lineIds = lines.map(({ material: _material, ...fields }, position) =>
       book.add('shipmentLine', {
-        ...{ shipmentId, position, materialId: materials[position], unit: 'each', quantity: '10', price: '10' },
-        ...{ dutyPercent: '5', ...fields },
+        shipmentId,
+        position,
+        materialId: materials[position],
+        unit: 'each',
+        quantity: '10',
+        price: '10',
+        dutyPercent: '5',
+        ...fields,
       }),
     );
     more(book, { shipmentId, materials });
@@ -71,19 +83,21 @@ describe('what was posted of a shipment', () => {
       const ruleId = book.add('chargeRule', { ...rule, materialId: materials[1] });
       book.add('shipmentCharge', { shipmentId, type: 'port', currency: 'EUR', ruleId });
       book.add('shipmentCharge', {
-        ...{
-          shipmentId,
-          position: 1,
-          type: 'freight',
-          currency: 'USD',
-          amount: '50',
-          basis: 'weight',
-          taxPercent: '20',
-        },
+        shipmentId,
+        position: 1,
+        type: 'freight',
+        currency: 'USD',
+        amount: '50',
+        basis: 'weight',
+        taxPercent: '20',
       });
       for (const [index, materialId] of materials.entries())
         book.add('itemConversion', {
-          ...{ materialId, quantity: '1', unit: 'each', equalQuantity: String(index + 1), equalUnit: 'kg' },
+          materialId,
+          quantity: '1',
+          unit: 'each',
+          equalQuantity: String(index + 1),
+          equalUnit: 'kg',
         });
     });
 
@@ -173,7 +187,11 @@ describe('a charge that a rule gave', () => {
     const ofFirst = (charge: Fields) => {
       const example = importer({ customsProfileId: null }, [{}, {}], (book, { shipmentId, materials }) => {
         const ruleId = book.add('chargeRule', {
-          ...{ name: 'Port', type: 'port', currency: 'EUR', amount: '50', materialId: materials[0] },
+          name: 'Port',
+          type: 'port',
+          currency: 'EUR',
+          amount: '50',
+          materialId: materials[0],
         });
         book.add('shipmentCharge', { shipmentId, type: 'port', currency: 'EUR', ruleId, ...charge });
       });
@@ -193,7 +211,12 @@ describe('import tax', () => {
       shipment = book.add('shipment', { name: 'Goods', date: '2026-05-01', currency: 'EUR', customsProfileId });
       const materialId = book.add('material', { name: 'Lamp', baseUnit: 'each' });
       book.add('shipmentLine', {
-        ...{ shipmentId: shipment, materialId, unit: 'each', quantity: '1', price: '1000', dutyPercent: '5' },
+        shipmentId: shipment,
+        materialId,
+        unit: 'each',
+        quantity: '1',
+        price: '1000',
+        dutyPercent: '5',
       });
     });
     const evaluation = evaluated(rows);
@@ -229,7 +252,12 @@ describe('the prices that a shipment gives', () => {
     const { prices } = landedPricesView(evaluated(rows), shipmentId);
     expect(prices).toEqual([
       {
-        ...{ materialId, packQuantity: '520', packUnit: 'each', price: '1123.2', currency: 'EUR', taxPercent: null },
+        materialId,
+        packQuantity: '520',
+        packUnit: 'each',
+        price: '1123.2',
+        currency: 'EUR',
+        taxPercent: null,
         addOn: '0.15',
       },
     ]);
@@ -256,7 +284,10 @@ describe('the prices that a shipment gives', () => {
               book.add('settings', { name: 'Buyer' });
               book.add('exchangeRate', { currency: 'USD', validFrom: '2026-01-01', rate: '0.9' });
               shipmentId = book.add('shipment', {
-                ...{ name: 'Goods', date: '2026-05-01', currency: 'USD', rate: isOwnRate ? '0.87' : null },
+                name: 'Goods',
+                date: '2026-05-01',
+                currency: 'USD',
+                rate: isOwnRate ? '0.87' : null,
               });
               for (const name of ['Soap', 'Dish']) {
                 const addOn = prices.find(({ name: of }) => of === name)?.addOn ?? null;

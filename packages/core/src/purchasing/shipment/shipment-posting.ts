@@ -55,11 +55,13 @@ export function shipmentPosting(sheet: Sheet, shipmentId: string): ShipmentPosti
       { kind: 'shipment', id: shipmentId, fields: ofShipment(sheet, shipment as RowOf<'shipment'>) },
       ...lines.map((line) => ({ kind: 'shipmentLine' as const, id: line.id, fields: ofLine(sheet, line) })),
       ...charges.map((charge) => ({
-        ...{ kind: 'shipmentCharge' as const, id: charge.id },
+        kind: 'shipmentCharge' as const,
+        id: charge.id,
         fields: ofCharge(sheet, shipment as RowOf<'shipment'>, charge),
       })),
       ...payments.map((payment) => ({
-        ...{ kind: 'shipmentPayment' as const, id: payment.id },
+        kind: 'shipmentPayment' as const,
+        id: payment.id,
         fields: ofPayment(sheet, shipment as RowOf<'shipment'>, payment),
       })),
     ];
@@ -69,7 +71,8 @@ export function shipmentPosting(sheet: Sheet, shipmentId: string): ShipmentPosti
 /** What is emptied when a posted shipment is opened again; typed rates and amounts stay to be corrected. */
 export function shipmentReopening(sheet: Sheet, shipmentId: string): readonly PostedFields[] {
   const lines = linesOf(sheet, shipmentId).map(({ id }) => ({
-    ...{ kind: 'shipmentLine' as const, id },
+    kind: 'shipmentLine' as const,
+    id,
     fields: { postedDuty: null, postedImportTax: null, postedEntryFee: null },
   }));
   const fields = { postedOn: null, postedTaxPercent: null, postedImportTaxPercent: null };

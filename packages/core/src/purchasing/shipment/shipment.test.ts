@@ -30,7 +30,10 @@ function shipmentOf(
     book.add('settings', { name: 'Importer', currency: 'EUR', salesTaxPercent: '20' });
     const customsProfileId = profile === null ? null : book.add('customsProfile', { name: 'Customs', ...profile });
     id = book.add('shipment', {
-      ...{ name: 'Shipment', date: '2026-05-01', currency: 'EUR', customsProfileId },
+      name: 'Shipment',
+      date: '2026-05-01',
+      currency: 'EUR',
+      customsProfileId,
       ...shipment,
     });
     lineIds = lines.map((fields, position) => {
@@ -76,7 +79,9 @@ describe('customs value by delivery term', () => {
       { deliveryTerm: term },
       [{ quantity: '800', price: decimal(price).div(800).toFixed(), dutyPercent: '5' }],
       COSTS.filter(([type]) => type !== 'import tax' || term === 'DDP').map(([type, cost], place) => ({
-        ...{ type, amount: cost, inPrice: place < held },
+        type,
+        amount: cost,
+        inPrice: place < held,
       })),
       undefined,
       profile,
@@ -196,7 +201,11 @@ describe('exchange rates of a shipment', () => {
       ],
       (book, shipmentId) => {
         book.add('shipmentPayment', {
-          ...{ shipmentId, date: '2026-03-01', amount: '2400', rate: '0.90', timing: 'ahead' },
+          shipmentId,
+          date: '2026-03-01',
+          amount: '2400',
+          rate: '0.90',
+          timing: 'ahead',
         });
         book.add('shipmentPayment', { shipmentId, date: '2026-06-01', amount: '5600', rate: '0.95' });
       },

@@ -42,7 +42,10 @@ type Moved = Pick<RowOf<'stockMovement'>, 'id' | 'date' | 'type' | 'quantity' | 
 /** Reads rows of the stock ledger, in ledger order. */
 export const movementsOf = (rows: readonly Moved[]): Movement[] =>
   inLedgerOrder(rows).map(({ id, date, type, quantity, cost, ofMovementId }) => ({
-    ...{ id, date, type, ofMovementId },
+    id,
+    date,
+    type,
+    ofMovementId,
     quantity: quantity === null ? null : decimal(quantity),
     cost: cost === null ? null : decimal(cost),
   }));

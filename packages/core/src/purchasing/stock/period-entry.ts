@@ -55,7 +55,10 @@ export function standardEntry(
   const posted = row.cost === null ? null : input({ name: 'Posted', subject, unit: money(sheet) }, place, row.cost);
   const variance = posted && difference({ name: 'Price variance', subject }, posted, value);
   return {
-    ...{ movementId: row.id, quantity: moved, value, quantityAfter: after },
+    movementId: row.id,
+    quantity: moved,
+    value,
+    quantityAfter: after,
     truedUp: variance === null || variance.amount?.isZero() === true ? null : variance,
     valueAfter: multiplied({ name: 'Value after', subject }, after, standard),
     perUnitAfter: isPositive(entry.quantityAfter) ? standard : null,

@@ -59,7 +59,14 @@ export function atStandard(
       : difference({ name: 'Cost of use', subject }, left, sum({ name: 'No use', subject }, cash, others));
   const inAll = difference({ name: 'Purchase price variance', subject }, received, atStandardPrice);
   return {
-    ...{ opening, received, used, toSupplier, writtenOff, closing, perUnit, revaluation },
+    opening,
+    received,
+    used,
+    toSupplier,
+    writtenOff,
+    closing,
+    perUnit,
+    revaluation,
     priceVariance: ofKept(common, inAll, span.paidFor(back), toSupplier),
   };
 }

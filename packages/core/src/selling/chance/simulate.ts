@@ -202,7 +202,8 @@ function binsOf(sorted: readonly number[]): SimulationResult['bins'] {
     counts[bin] = (counts[bin] ?? 0) + 1;
   }
   return counts.map((count, bin) => ({
-    ...{ from: low + bin * width, to: low + (bin + 1) * width },
+    from: low + bin * width,
+    to: low + (bin + 1) * width,
     share: count / sorted.length,
   }));
 }

@@ -56,7 +56,9 @@ function costOf(sheet: Sheet, line: Line, { name: subject }: RowOf<'channel'>, p
   }
   const called = { name: `Packing: ${name}`, subject };
   const quantity = sheet.input('packingLine', line, 'quantity', {
-    ...{ name: 'Quantity', subject: name, unit: unit(line.unit).per(per) },
+    name: 'Quantity',
+    subject: name,
+    unit: unit(line.unit).per(per),
     whenEmpty: (place) => sellingGap('no-packing-quantity', place, { name, subject }),
   });
   const inBase =

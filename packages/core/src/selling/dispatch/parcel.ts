@@ -74,7 +74,9 @@ function measured(
   if (product === undefined)
     return missing({ name, unit: of }, sellingGap('no-packed-measure', null, { name, subject }));
   return sheet.input('product', product, field, {
-    ...{ name, subject, unit: of },
+    name,
+    subject,
+    unit: of,
     whenEmpty: (place) => sellingGap('no-packed-measure', place, { name: name.toLowerCase(), subject }),
   });
 }

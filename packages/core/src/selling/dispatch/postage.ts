@@ -60,7 +60,9 @@ function rateFor(
     table.volumeDivisor === null
       ? null
       : sheet.input('carrierTable', table, 'volumeDivisor', {
-          ...{ name: 'Volume weight', subject, unit: perKilogramOf(sheet, product.id) },
+          name: 'Volume weight',
+          subject,
+          unit: perKilogramOf(sheet, product.id),
         });
   const weight = multiplied(
     { name: 'Weight of an order', subject: product.name },

@@ -39,7 +39,9 @@ describe('a price that is tried in a channel', () => {
   it('is taxed by the category of the product that is tried, and pays the fees of it', () => {
     const more: WorkshopFields['more'] = (book) => book.add('salesTaxRate', { name: 'Ware', percent: '0' });
     const ware: WorkshopFields = {
-      ...{ settings: PRICES_WITH_TAX, product: { name: 'Thing', category: 'ware' }, more },
+      settings: PRICES_WITH_TAX,
+      product: { name: 'Thing', category: 'ware' },
+      more,
       fees: [...fees, { takenOf: 'unit', amount: '1', category: 'ware' }],
     };
     expect(tried(ware, 'product')).toEqual(['3', '17']);

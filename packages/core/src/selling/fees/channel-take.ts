@@ -28,7 +28,9 @@ function contextOf(sheet: Sheet, channel: RowOf<'channel'>, tried: Tried): FeeCo
   const output = outputOf(tried);
   const { name: subject } = channel;
   return {
-    ...{ channel, product: tried.product, output },
+    channel,
+    product: tried.product,
+    output,
     unitsPerOrder: () =>
       sheet.input('channel', channel, 'unitsPerOrder', { name: 'Units per order', subject, unit: output.per(ORDER) }),
     monthsInStore: () =>

@@ -101,7 +101,10 @@ export function termsOf(sheet: Sheet, rule: Rule, context: FeeContext): FeeTerms
   const isOfPrice = isOneOf(PRICE_FEE_BASES, rule.takenOf);
   const bands = isOfPrice ? bandsOf(sheet, rule, perUnit) : [];
   return {
-    ...{ id: rule.id, name: rule.name, purpose: rule.purpose, bandRule: rule.bandRule },
+    id: rule.id,
+    name: rule.name,
+    purpose: rule.purpose,
+    bandRule: rule.bandRule,
     basis: {
       isPaid: rule.takenOf === 'price paid' || rule.takenOf === 'price and postage paid',
       withPostage: rule.takenOf === 'price and postage before tax' || rule.takenOf === 'price and postage paid',
@@ -115,7 +118,9 @@ export function termsOf(sheet: Sheet, rule: Rule, context: FeeContext): FeeTerms
       rule.givenBackPercent === '0'
         ? null
         : sheet.input('feeRule', rule, 'givenBackPercent', {
-            ...{ name: 'Given back on returns', subject: rule.name, unit: PERCENT },
+            name: 'Given back on returns',
+            subject: rule.name,
+            unit: PERCENT,
           }),
   };
 }
@@ -155,7 +160,10 @@ function amountOf(sheet: Sheet, rule: Rule, context: FeeContext): Figure {
   const called = { name: `${rule.name} per unit`, subject: channel.name };
   const stated = (of: Unit) =>
     sheet.input('feeRule', rule, 'amount', {
-      ...{ name: rule.name, subject: channel.name, unit: money(sheet).per(of), whenEmpty: notStated(rule) },
+      name: rule.name,
+      subject: channel.name,
+      unit: money(sheet).per(of),
+      whenEmpty: notStated(rule),
     });
   switch (rule.takenOf) {
     case 'order':
@@ -191,7 +199,9 @@ function spread(sheet: Sheet, rule: Rule, { channel, output }: FeeContext, state
     return multiplied(called, perAny, oneUnit);
   }
   const units = sheet.input('feeRule', rule, 'spreadOver', {
-    ...{ name: `Units sold in a ${basis}`, subject: rule.name, unit: output.per(each) },
+    name: `Units sold in a ${basis}`,
+    subject: rule.name,
+    unit: output.per(each),
     whenEmpty: (place) => sellingGap('no-units-to-spread-over', place, { fee: rule.name, base: basis }),
   });
   return quotient(called, stated(each), units);

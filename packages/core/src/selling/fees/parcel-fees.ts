@@ -36,7 +36,9 @@ export function ofParcel(
     rule.volumeDivisor === null
       ? null
       : sheet.input('feeRule', rule, 'volumeDivisor', {
-          ...{ name: 'Volume weight', subject: rule.name, unit: perKilogramOf(sheet, productId) },
+          name: 'Volume weight',
+          subject: rule.name,
+          unit: perKilogramOf(sheet, productId),
         });
   const weight = chargedWeight(sheet, productId, divisor);
   if (rule.takenOf === 'size') return bySize(sheet, rule, context, measures.sides, weight);
@@ -97,7 +99,9 @@ function bySize(
       [...sides, weight],
     );
   const amount = sheet.input('sizeTier', reached, 'amount', {
-    ...{ name: rule.name, subject: reached.name, unit: perUnit },
+    name: rule.name,
+    subject: reached.name,
+    unit: perUnit,
     whenEmpty: (at) => sellingGap('no-fee-yet', at, { fee: `${rule.name}, ${reached.name}` }),
   });
   return choice(called, amount, `it fits in "${reached.name}"`);
@@ -129,7 +133,9 @@ function byWeight(
           multiplied(
             rule.name,
             sheet.input('feeBand', row, 'perKilogram', {
-              ...{ name: 'Per kg', subject: rule.name, unit: money(sheet).per(KILOGRAM) },
+              name: 'Per kg',
+              subject: rule.name,
+              unit: money(sheet).per(KILOGRAM),
             }),
             base,
           ),

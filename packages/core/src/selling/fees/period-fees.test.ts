@@ -4,7 +4,10 @@ import { amount, evaluated, workshop, type WorkshopFields } from '../../testing/
 /** A thing at 20 that costs 10 and leaves nothing for its share of rent; 100 are planned in the month. */
 const figures = (fees: NonNullable<WorkshopFields['fees']>, fields: WorkshopFields = {}) => {
   const { rows, point, channel } = workshop({
-    ...{ supplierPrice: { price: '200' }, labourGrade: { wagePerHour: '0' }, fees, ...fields },
+    supplierPrice: { price: '200' },
+    labourGrade: { wagePerHour: '0' },
+    fees,
+    ...fields,
     more: (book, { product, channel: channelId }) =>
       book.add('candidatePrice', { productId: product, channelId, price: '20' }),
   });

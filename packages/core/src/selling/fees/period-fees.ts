@@ -39,12 +39,16 @@ function ofMonth(sheet: Sheet, channel: RowOf<'channel'>, rule: Rule): Figure {
   const { name: subject } = channel;
   const each = rule.takenOf === 'day' ? DAY : rule.takenOf === 'listing' ? LISTING : MONTH;
   const stated = sheet.input('feeRule', rule, 'amount', {
-    ...{ name: rule.name, subject, unit: money(sheet).per(each) },
+    name: rule.name,
+    subject,
+    unit: money(sheet).per(each),
     whenEmpty: (place) => sellingGap('no-fee-yet', place, { fee: rule.name }),
   });
   if (each === MONTH) return withTaxNotRecovered(sheet, 'feeRule', rule, stated);
   const sold = sheet.input('feeRule', rule, 'spreadOver', {
-    ...{ name: `Units sold in a ${rule.takenOf}`, subject: rule.name, unit: OUTPUT.per(each) },
+    name: `Units sold in a ${rule.takenOf}`,
+    subject: rule.name,
+    unit: OUTPUT.per(each),
     whenEmpty: (place) => sellingGap('no-units-to-spread-over', place, { fee: rule.name, base: rule.takenOf }),
   });
   const planned = sheet.read(plannedInChannel, `${channel.id}@${nameKey(rule.category.trim())}`).units;

@@ -60,7 +60,8 @@ export const quotedOption: Calculation<QuotedOption> = {
     const subject = product.name;
     const named = (name: string) => ({ name, subject });
     const units = sheet.input('quoteOption', option, 'units', {
-      ...{ ...named('Units of the job'), unit: unit(product.outputUnit).per(JOB) },
+      ...named('Units of the job'),
+      unit: unit(product.outputUnit).per(JOB),
     });
     const { costOfUnit, learnt, cost } = costOfJob(sheet, option, product, units);
     const contingency = percentOf(
@@ -83,8 +84,16 @@ export const quotedOption: Calculation<QuotedOption> = {
     const profit = difference(named('Profit'), price, total);
     const variableCost = variableOfJob(sheet, product, units, learnt);
     const today: QuotedOption = {
-      ...{ unitCost: costOfUnit, averageTime: learnt?.average ?? null, labourSaved: learnt?.saved ?? null },
-      ...{ cost, contingency, total, suggested, price, tax, profit },
+      unitCost: costOfUnit,
+      averageTime: learnt?.average ?? null,
+      labourSaved: learnt?.saved ?? null,
+      cost,
+      contingency,
+      total,
+      suggested,
+      price,
+      tax,
+      profit,
       perUnit: quotient(named('Price of a unit'), price, units),
       paid: percentOf(named('Price with tax'), sum('Price with tax', PERCENT, [THE_WHOLE, tax]), price),
       margin: shareOf(named('Margin'), profit, price),
@@ -128,7 +137,8 @@ function priceFor(sheet: Sheet, quote: RowOf<'quote'>, total: Figure): Figure {
   const { subject } = total;
   const called = { name: 'Exact price for the target', subject };
   const target = sheet.input('quote', quote, 'target', {
-    ...{ name: `Target ${quote.basis}`, subject: quote.name },
+    name: `Target ${quote.basis}`,
+    subject: quote.name,
     unit: quote.basis === 'profit' ? total.unit : PERCENT,
     whenEmpty: (place) => sellingGap('no-target', place, { subject: quote.name }),
   });
@@ -142,8 +152,19 @@ function priceFor(sheet: Sheet, quote: RowOf<'quote'>, total: Figure): Figure {
 function gone(sheet: Sheet): QuotedOption {
   const figure = ofMissingRow({ name: 'Option', unit: money(sheet).per(JOB) }, 'an option of a quote');
   return {
-    ...{ unitCost: figure, averageTime: null, labourSaved: null, cost: figure, contingency: figure, total: figure },
-    ...{ suggested: figure, price: figure, perUnit: figure, tax: figure, paid: figure, profit: figure, margin: figure },
+    unitCost: figure,
+    averageTime: null,
+    labourSaved: null,
+    cost: figure,
+    contingency: figure,
+    total: figure,
+    suggested: figure,
+    price: figure,
+    perUnit: figure,
+    tax: figure,
+    paid: figure,
+    profit: figure,
+    margin: figure,
     contribution: figure,
     variableCost: figure,
     costMoved: null,

@@ -20,7 +20,8 @@ export function gainCurve(highs: Highs, model: MixModel, resource: number): Curv
     return kinksBetween(pointAt, less, more).map((point, index, all) => {
       const next = all[index + 1];
       return {
-        ...{ at: settled(point.at), value: settled(asGain(session, point.value)) },
+        at: settled(point.at),
+        value: settled(asGain(session, point.value)),
         slope: next === undefined ? 0 : settled(chordOf(point, next)),
       };
     });

@@ -49,7 +49,9 @@ export function limitOfRow(session: Session, row: number): number {
 }
 
 const pointOf = (session: Session, row: number, at: number, { goal, rowDuals }: Solved): CurvePoint => ({
-  ...{ at, value: asGain(session, goal), slope: asGain(session, rowDuals[row] ?? 0) },
+  at,
+  value: asGain(session, goal),
+  slope: asGain(session, rowDuals[row] ?? 0),
 });
 
 /** The goal against the limit of a row, wherever something fits. */
@@ -103,27 +105,32 @@ export function limitWorth(session: Session, best: Solved, row: number): LimitWo
   const changes = changesOf(session, best, row, limit, more.until);
   const brought = changes.reduce((so, { together }) => so + together, 0);
   return {
-    ...{ at, up: settled(more.slope), down: settled(less.slope), left: 0, changes },
+    at,
+    up: settled(more.slope),
+    down: settled(less.slope),
+    left: 0,
+    changes,
     ofTen: ofTenMore(session, now, row, limit),
     isKink: !isNothing(more.slope - less.slope, Math.max(Math.abs(more.slope), Math.abs(less.slope))),
-    ...{ from: settledOr(less.until), until: settledOr(more.until) },
+    from: settledOr(less.until),
+    until: settledOr(more.until),
     mostToPay: of === 'resource' ? mostToPay(session.program.model, at, more.slope) : null,
     byExtra: settled(asGain(session, more.slope) - brought),
   };
 }
 
 const slack = (at: number, used: number, left: number): LimitWorth => ({
-  ...{
-    at,
-    up: 0,
-    down: 0,
-    ofTen: 0,
-    isKink: false,
-    from: settled(used),
-    until: null,
-    left: settled(Math.max(0, left)),
-  },
-  ...{ mostToPay: null, changes: [], byExtra: 0 },
+  at,
+  up: 0,
+  down: 0,
+  ofTen: 0,
+  isKink: false,
+  from: settled(used),
+  until: null,
+  left: settled(Math.max(0, left)),
+  mostToPay: null,
+  changes: [],
+  byExtra: 0,
 });
 
 /** The slope on one side, and until where it holds: where the curve ends at once, nothing is worth anything there. */

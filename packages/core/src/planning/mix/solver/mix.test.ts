@@ -111,7 +111,8 @@ describe('the best mix', () => {
       { name: 'B', gain: 6, uses: [3] },
     ];
     const demand = exampleModel([a, b], [{ available: 40 }], {
-      ...{ goal: 'least cost', isLeast: true },
+      goal: 'least cost',
+      isLeast: true,
       totals: [
         { id: 't0', name: 'Both', rule: 'exactly', units: 20, products: [0, 1] },
         { id: 't1', name: 'B alone', rule: 'at least', units: 5, products: [1] },
@@ -327,7 +328,9 @@ describe('where there is no best mix', () => {
       goal: 0,
     });
     expect(best(exampleModel([{ name: 'A', gain: 5, uses: [1] }], [{ available: 0 }]))).toEqual({
-      ...{ status: 'best', goal: 0, quantities: [0] },
+      status: 'best',
+      goal: 0,
+      quantities: [0],
     });
   });
 
@@ -374,8 +377,12 @@ describe('the files of a model', () => {
 it('tells what it has found on the way, and what no mix can beat', () => {
   const model = exampleModel(
     Array.from({ length: 12 }, (_each, at) => ({
-      ...{ name: `P${at}`, gain: 7 + ((at * 5) % 11), uses: [2 + (at % 3), 1 + (at % 4)], step: 1 },
-      ...{ setUpCost: 20 + at, most: 9 },
+      name: `P${at}`,
+      gain: 7 + ((at * 5) % 11),
+      uses: [2 + (at % 3), 1 + (at % 4)],
+      step: 1,
+      setUpCost: 20 + at,
+      most: 9,
     })),
     [{ available: 101 }, { available: 77 }],
   );

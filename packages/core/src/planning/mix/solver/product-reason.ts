@@ -31,7 +31,10 @@ export function productReason(session: Session, best: Solved, product: ModelProd
   const [from, until] = rangeOfGain(session, best, product, column);
   const turning = session.program.model.isLeast ? from : until;
   return {
-    ...{ at, from, until, quantity: best.quantities[at] ?? 0 },
+    at,
+    from,
+    until,
+    quantity: best.quantities[at] ?? 0,
     lacking: !isNothing(quantity) || turning === null ? null : settled(Math.abs(turning - product.gain)),
     ...heldBy(product, quantity, asGain(session, best.columnDuals[column] ?? 0)),
   };

@@ -44,7 +44,11 @@ const WHOLE = 1e-9;
  */
 export function mixProgram(model: MixModel): MixProgram {
   const builder: Builder = {
-    ...{ model, columns: [], rows: [], quantities: [], mades: [] },
+    model,
+    columns: [],
+    rows: [],
+    quantities: [],
+    mades: [],
     bounds: boundsByProduct(model),
     takesForSetUp: new Set(model.uses.flatMap(({ product, forSetUp }) => (forSetUp > 0 ? [product] : []))),
   };
@@ -87,7 +91,11 @@ function addRow(
   const there = terms.filter(([, value]) => value !== 0);
   const scale = there.reduce((so, [, value]) => Math.max(so, Math.abs(value)), 0) || 1;
   rows.push({
-    ...{ of, at, scale, lower: bounds[0] / scale, upper: bounds[1] / scale },
+    of,
+    at,
+    scale,
+    lower: bounds[0] / scale,
+    upper: bounds[1] / scale,
     columns: there.map(([column]) => column),
     values: there.map(([, value]) => value / scale),
   });
@@ -97,7 +105,11 @@ function addQuantity(builder: Builder, { step, least, most, gain }: ModelProduct
   const size = step ?? 1;
   const highest = most ?? Number.POSITIVE_INFINITY;
   return addColumn(builder, {
-    ...{ of: 'quantity', at, step: size, isWhole: step !== null, cost: gain * size },
+    of: 'quantity',
+    at,
+    step: size,
+    isWhole: step !== null,
+    cost: gain * size,
     lower: step === null ? least : Math.ceil(least / size - WHOLE),
     upper: step === null ? highest : Math.floor(highest / size + WHOLE),
   });
@@ -122,8 +134,13 @@ function addResource(builder: Builder, resource: ModelResource, at: number, uses
       ? [
           [
             addColumn(builder, {
-              ...{ of: 'extra', at, step: 1, isWhole: false, cost: taken(builder.model, premium) },
-              ...{ lower: 0, upper: extra },
+              of: 'extra',
+              at,
+              step: 1,
+              isWhole: false,
+              cost: taken(builder.model, premium),
+              lower: 0,
+              upper: extra,
             }),
             -1,
           ],
@@ -224,7 +241,10 @@ export function modelData(
     rowLower: rows.map((row) => row.lower * times(row)),
     rowUpper: rows.map((row) => row.upper * times(row)),
     matrix: {
-      ...{ format: 'csr', numRows: rows.length, numCols: columns.length, starts },
+      format: 'csr',
+      numRows: rows.length,
+      numCols: columns.length,
+      starts,
       indices: rows.flatMap(({ columns: of }) => of),
       values: rows.flatMap((row) => row.values.map((value) => value * times(row))),
     },

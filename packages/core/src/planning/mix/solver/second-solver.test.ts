@@ -63,7 +63,11 @@ const models = (isWhole: boolean) =>
     .map(({ products, available, extra, premium, total, isLeast }) =>
       exampleModel(
         products.map(({ setUpUse, uses, least, most, ...product }, index) => ({
-          ...{ ...product, name: `P${index}`, uses, most, least: most === null ? least : Math.min(least, most) },
+          ...product,
+          name: `P${index}`,
+          uses,
+          most,
+          least: most === null ? least : Math.min(least, most),
           ...(isWhole ? { setUpUses: [setUpUse] } : { step: null, lot: null, setUpCost: 0 }),
           ...(isLeast ? { gain: Math.abs(product.gain) } : {}),
         })),

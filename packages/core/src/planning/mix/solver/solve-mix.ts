@@ -37,7 +37,12 @@ export interface MixAnswer {
 }
 
 const NONE: Omit<MixAnswer, 'status' | 'isContinuous'> = {
-  ...{ goal: Number.NaN, bound: Number.NaN, gapPercent: Number.NaN, quantities: [], contradiction: [], unlimited: [] },
+  goal: Number.NaN,
+  bound: Number.NaN,
+  gapPercent: Number.NaN,
+  quantities: [],
+  contradiction: [],
+  unlimited: [],
 };
 
 /**
@@ -60,7 +65,11 @@ export function solveMix(
     return { ...NONE, status: 'infeasible', isContinuous, contradiction: contradiction(highs, model) };
   return {
     ...NONE,
-    ...{ status: solved.status, isContinuous, goal: solved.goal, bound: solved.bound, quantities: solved.quantities },
+    status: solved.status,
+    isContinuous,
+    goal: solved.goal,
+    bound: solved.bound,
+    quantities: solved.quantities,
     gapPercent: gapOf(solved.goal, solved.bound),
   };
 }
@@ -80,13 +89,17 @@ function search(highs: Highs, program: MixProgram, onProgress: (progress: MixPro
   const { values, bound, seconds } = startOf(highs, program, model.secondsAtMost);
   const start = betterOf(program, [values, typedBy(program)]);
   const begun: MixProgress = {
-    ...{ seconds, bound, goal: start === null ? null : goalOf(program, start) },
+    seconds,
+    bound,
+    goal: start === null ? null : goalOf(program, start),
     quantities: start === null ? null : quantitiesOf(program, start),
   };
   if (start !== null) onProgress(begun);
   return highs.withModel(modelData(highs, program), (solver) => {
     solver.options.set({
-      ...{ output_flag: false, mip_rel_gap: model.gapPercent / 100, mip_abs_gap: 1e-6 },
+      output_flag: false,
+      mip_rel_gap: model.gapPercent / 100,
+      mip_abs_gap: 1e-6,
       time_limit: model.secondsAtMost - seconds,
     });
     if (start !== null) solver.setSolution({ colValue: start });
@@ -127,7 +140,8 @@ function progressOf(
     value === undefined || !Number.isFinite(value) || Math.abs(value) > BEYOND_ALL_GOALS ? otherwise : value;
   const said = (data: { running_time?: number; mip_primal_bound?: number; mip_dual_bound?: number }) =>
     tell({
-      ...{ seconds: begun.seconds + (data.running_time ?? 0), quantities },
+      seconds: begun.seconds + (data.running_time ?? 0),
+      quantities,
       goal: finite(data.mip_primal_bound, begun.goal),
       bound: finite(data.mip_dual_bound, begun.bound),
     });

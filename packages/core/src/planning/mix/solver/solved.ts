@@ -37,7 +37,10 @@ export function solveModel(
   const values = [...colValue];
   const { isContinuous, rows } = program;
   return {
-    ...{ status, goal, values, quantities: quantitiesOf(program, values) },
+    status,
+    goal,
+    values,
+    quantities: quantitiesOf(program, values),
     bound: status === 'best' && isContinuous ? goal : boundOf(model, program),
     rowDuals: isContinuous ? rows.map(({ scale }, index) => (rowDual[index] ?? 0) / scale) : [],
     columnDuals: isContinuous ? [...colDual] : [],
