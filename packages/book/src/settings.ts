@@ -84,6 +84,10 @@ export class Settings extends WeekdaysRow {
   @DecimalText({ label: 'Electricity per kWh', from: '0', to: '1000', nullable: true })
   electricityPerKilowattHour: string | null = null;
 
+  /** What a square metre of floor costs in a year: rent, rates, heating. */
+  @DecimalText({ label: 'Floor, a m² a year', from: '0', to: '1000000', nullable: true })
+  floorCostPerYear: string | null = null;
+
   /** Whether the simulated rate service is asked for exchange rates; where not, they are typed. */
   @Flag({ label: 'Use the simulated rate service' })
   useRateService = true;

@@ -25,6 +25,7 @@ import { StockByMonths1766100000000 } from './migrations/1766100000000-stock-by-
 import { DualRates1766200000000 } from './migrations/1766200000000-dual-rates.js';
 import { WholeBatches1766300000000 } from './migrations/1766300000000-whole-batches.js';
 import { SentQuotes1766400000000 } from './migrations/1766400000000-sent-quotes.js';
+import { CostsOfAYear1766500000000 } from './migrations/1766500000000-costs-of-a-year.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -53,6 +54,7 @@ const MIGRATIONS = [
   DualRates1766200000000,
   WholeBatches1766300000000,
   SentQuotes1766400000000,
+  CostsOfAYear1766500000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

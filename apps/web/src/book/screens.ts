@@ -150,7 +150,7 @@ export const SCREENS = {
     edits: {
       equipment: {},
       equipmentRun: {},
-      settings: { when: ({ field }) => field === 'electricityPerKilowattHour' },
+      settings: { when: ({ field }) => field === 'electricityPerKilowattHour' || field === 'floorCostPerYear' },
     },
   },
   run: {

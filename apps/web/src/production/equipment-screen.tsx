@@ -1,4 +1,5 @@
 import type { StoredRow } from '@nuvar/book';
+import type { EquipmentYearView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { updateOf } from '../book/operations.js';
 import { useAll, useSettings } from '../book/use-book.js';
@@ -57,7 +58,7 @@ export function EquipmentScreen() {
       own('residualValue', `Resale value, ${currency}`),
       own('lifeHours', 'Life, hours'),
       { ...own('lifeYears', 'or years'), applies: (row) => row?.lifeHours == null },
-      { ...own('hoursPerYear'), applies: (row) => row?.lifeYears != null },
+      own('hoursPerYear'),
       own('upkeepPerHour', `Upkeep an hour, ${currency}`),
       ...(departments.length === 0
         ? []
@@ -72,6 +73,27 @@ export function EquipmentScreen() {
       }),
     ];
   }, [locale, currency, departments]);
+  const yearColumns = useMemo((): Column<Machine, Partial<Machine>>[] => {
+    const own = (field: keyof Machine & string, header?: string) =>
+      fieldColumn<Machine>('equipment', field, locale, header === undefined ? {} : { header });
+    const year = (id: keyof EquipmentYearView & string, header: string) =>
+      figureColumn({
+        id,
+        header,
+        view: 'equipmentYear',
+        of: ({ id: machineId }: Machine) => machineId,
+        pick: (view) => view[id] ?? undefined,
+        digits: 4,
+      });
+    return [
+      { id: 'machine', header: 'Equipment', type: 'shown', text: ({ name }) => name, cell: ({ name }) => name },
+      own('upkeepPerYear', `Upkeep a year, ${currency}`),
+      own('floorSpace'),
+      year('upkeep', 'Upkeep an hour'),
+      year('floor', 'Floor an hour'),
+      year('committed', 'Committed an hour'),
+    ];
+  }, [locale, currency]);
   const runColumns = useMemo(() => columnsOfRuns(machines, locale, currency), [machines, locale, currency]);
   return (
     <div className="max-w-page">
@@ -86,6 +108,14 @@ export function EquipmentScreen() {
           suffix={`${currency} per kWh`}
           placeholder="not yet"
         />
+        <RowField
+          kind="settings"
+          id={settings.id}
+          field="floorCostPerYear"
+          label="Floor"
+          suffix={`${currency} a m² a year`}
+          placeholder="not yet"
+        />
       </Fields>
       <Grid
         title="Equipment"
@@ -95,6 +125,23 @@ export function EquipmentScreen() {
         nameOf={({ name }) => name}
         empty="Machines that use power or wear out. Type a name into the empty row, then what you know. Power, wear and upkeep count only where they are filled in."
       />
+      {machines.length > 0 && (
+        <div className="mt-6">
+          <Grid
+            title="Equipment by the year"
+            rows={machines}
+            columns={yearColumns}
+            writer={machineWriter}
+            hasNewRow={false}
+            canRemove={false}
+            nameOf={({ name }) => name}
+          />
+          <p className="text-soft mt-2">
+            A service contract, insurance and the floor that a machine stands on come whatever it makes. They are spread
+            over its hours a year; leave them out of the running costs then, so that they are not counted twice.
+          </p>
+        </div>
+      )}
       <div className="mt-6">
         <Grid
           title="Shared loads"

@@ -1,4 +1,5 @@
 import type { StoredRow } from '@nuvar/book';
+import type { LabourYearView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../book/use-book.js';
 import { BackLink } from '../controls/back-link.js';
@@ -44,6 +45,29 @@ export function GradesScreen() {
       }),
     ];
   }, [locale, currency, departments]);
+  const yearColumns = useMemo((): Column<Row, Partial<Row>>[] => {
+    const own = (field: keyof Row & string, header?: string) =>
+      fieldColumn<Row>('labourGrade', field, locale, header === undefined ? {} : { header });
+    const year = (id: keyof LabourYearView & string, header: string, digits: number) =>
+      figureColumn({
+        id,
+        header,
+        view: 'labourYear',
+        of: ({ id: gradeId }: Row) => gradeId,
+        pick: (view) => view[id] ?? undefined,
+        digits,
+      });
+    return [
+      { id: 'grade', header: 'Labour grade', type: 'shown', text: ({ name }) => name, cell: ({ name }) => name },
+      { ...own('payPerYear', `Pay a year, ${currency}`), applies: (row) => row?.wagePerHour == null },
+      own('paidHoursPerYear', 'Paid hours'),
+      own('holidayHoursPerYear', 'Holidays, hours'),
+      own('absenceHoursPerYear', 'Absences, hours'),
+      year('hoursAtWork', 'Hours at work', 0),
+      year('productiveShare', 'Productive, % of paid', 2),
+      year('wage', 'Wage per hour', 2),
+    ];
+  }, [locale, currency]);
   return (
     <div className="max-w-page overflow-auto">
       <BackLink to="make">Back to the products</BackLink>
@@ -55,8 +79,23 @@ export function GradesScreen() {
         nameOf={({ name }) => name}
         empty="Everybody who works on your products: yourself, makers, helpers. Type a name into the empty row, then the wage per hour."
       />
+      {grades.length > 0 && (
+        <div className="mt-6 mb-2">
+          <Grid
+            title="Pay and hours of a year"
+            rows={grades}
+            columns={yearColumns}
+            writer={writer}
+            hasNewRow={false}
+            canRemove={false}
+            nameOf={({ name }) => name}
+          />
+        </div>
+      )}
       <p className="text-soft">
-        On-costs are what an employer pays on top of the wage. Productive time is the part of paid time in which
+        For anybody paid by the year: the pay over the paid hours is the wage per hour, where none is entered above.
+        Holidays and absences are paid and nothing is made in them, so productive time is then a part of the hours at
+        work. On-costs are what an employer pays on top of the wage. Productive time is the part of paid time in which
         something is made: breaks, cleaning and waiting are the rest. Pay that is committed comes whatever is made: cost
         cards hold it, while break-even, contribution and the lower price floor count only what changes with each unit.
       </p>

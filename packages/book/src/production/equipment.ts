@@ -36,7 +36,15 @@ export class Equipment extends Row {
   @DecimalText({ label: 'Life in years', above: '0', to: '200', nullable: true })
   lifeYears: string | null = null;
 
-  /** The hours that it can run in a year, over which a life in years is spread. */
+  /** The hours that it can run in a year, over which a life in years and the costs of a year are spread. */
   @DecimalText({ label: 'Hours a year', above: '0', to: '8784', nullable: true })
   hoursPerYear: string | null = null;
+
+  /** Service contract, insurance, repairs of a year, spread over the hours of a year. */
+  @DecimalText({ label: 'Upkeep a year', from: '0', to: '1000000000', nullable: true })
+  upkeepPerYear: string | null = null;
+
+  /** The floor that it takes up, which costs what the settings say. */
+  @DecimalText({ label: 'Floor space, m²', from: '0', to: '1000000', nullable: true })
+  floorSpace: string | null = null;
 }

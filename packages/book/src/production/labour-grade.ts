@@ -30,4 +30,19 @@ export class LabourGrade extends Row {
   /** For pay that is committed: the paid hours of a month. For pay in steps: the paid hours of each step. */
   @DecimalText({ label: 'Paid hours a month', above: '0', to: '10000000', nullable: true })
   paidHoursPerMonth: string | null = null;
+
+  /** In place of a wage per hour: what it is paid in a year, spread over the paid hours of the year. */
+  @DecimalText({ label: 'Pay a year', from: '0', to: '1000000000', nullable: true })
+  payPerYear: string | null = null;
+
+  /** The hours that are paid in a year, holidays and absences included. */
+  @DecimalText({ label: 'Paid hours a year', above: '0', to: '100000000', nullable: true })
+  paidHoursPerYear: string | null = null;
+
+  @DecimalText({ label: 'Holidays, hours a year', from: '0', to: '100000000' })
+  holidayHoursPerYear = '0';
+
+  /** Sickness, training and the like, as far as it is paid. */
+  @DecimalText({ label: 'Absences, hours a year', from: '0', to: '100000000' })
+  absenceHoursPerYear = '0';
 }

@@ -22,6 +22,12 @@ const RAISED: readonly (readonly [code: string, fields: WorkshopFields, look?: L
     'no-hours-a-year',
     { more: (book, { product }) => machine(book, product, { purchasePrice: '1000', lifeYears: '5' }) },
   ],
+  ['no-floor-cost', { more: (book, { product }) => machine(book, product, { floorSpace: '4', hoursPerYear: '500' }) }],
+  ['no-paid-hours', { labourGrade: { holidayHoursPerYear: '200' } }],
+  [
+    'no-hours-at-work',
+    { labourGrade: { paidHoursPerYear: '1800', holidayHoursPerYear: '1000', absenceHoursPerYear: '800' } },
+  ],
   ['no-machine', { more: (book, { product: productId }) => void book.add('equipmentUse', { productId, amount: '5' }) }],
   ['no-run-size', { more: (book, { product }) => load(book, product, { hoursPerRun: null }) }],
   ['no-use-amount', { more: (book, { product }) => machine(book, product, { powerKilowatts: '1' }, { amount: null }) }],

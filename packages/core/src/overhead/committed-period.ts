@@ -13,8 +13,17 @@ import {
   sum,
 } from '../figure/index.js';
 import { ONE } from '../number/index.js';
-import { batch, labourRate, otherCost, plannedOutput, wearsByYears } from '../production/index.js';
-import { NUMBER, PERCENT } from '../quantity/index.js';
+import {
+  batch,
+  floorOfAYear,
+  isCommittedMachine,
+  labourRate,
+  otherCost,
+  plannedOutput,
+  wearsByYears,
+  yearlyUpkeepOf,
+} from '../production/index.js';
+import { NUMBER } from '../quantity/index.js';
 import { type Calculation, HOUR, money, MONTH, type Sheet, WHOLE_BOOK, YEAR } from '../sheet/index.js';
 import { gradeDriver, machineDriver } from './driver.js';
 import { driverVolume } from './driver-volume.js';
@@ -68,11 +77,8 @@ function paidHours(sheet: Sheet, grade: RowOf<'labourGrade'>, planned: Figure): 
     unit: HOUR.per(MONTH),
   });
   if (grade.behaviour !== 'stepped') return stated;
-  const productive = sheet.input('labourGrade', grade, 'productivePercent', {
-    ...named('Productive share of paid time'),
-    unit: PERCENT,
-  });
-  const ofStep = percentOf(named('Productive hours of a step'), productive, stated);
+  const { productiveShare } = sheet.read(labourRate, grade.id);
+  const ofStep = percentOf(named('Productive hours of a step'), productiveShare, stated);
   const exact = quotient(named('Steps that the plan needs'), planned, ofStep);
   const one = constant('One step', '1', NUMBER, 'definition');
   const steps = isWhole(exact) && exact.amount.isZero() ? one : rounded(named('Steps'), exact, ONE, 'up');
@@ -80,37 +86,47 @@ function paidHours(sheet: Sheet, grade: RowOf<'labourGrade'>, planned: Figure): 
 }
 
 /**
- * The wear of a machine whose life is in years, in a month: what it loses over its life / its months. Idle = hours that it can
- * run less those that the plan needs, at its wear per hour.
+ * What a machine costs in a month whatever it makes: what it loses over its life / its months, and a twelfth of the upkeep and
+ * of the floor of a year. Idle = hours that it can run less those that the plan needs.
  */
-export const committedWear: Calculation<{ perMonth: Figure; idleHours: Figure }> = {
-  name: 'committedWear',
+export const committedEquipment: Calculation<{ perMonth: Figure; idleHours: Figure }> = {
+  name: 'committedEquipment',
   meanings: {
-    perMonth: 'What this machine loses in a month, whatever it makes.',
+    perMonth: 'What this machine costs in a month, whatever it makes: wear over years, upkeep of a year, floor.',
     idleHours: 'The hours of a month in which it could run and the plan does not need it.',
   },
   work(sheet, id) {
     const row = sheet.row('equipment', id);
     const perMonth = money(sheet).per(MONTH);
     if (row === undefined) {
-      const gone = ofMissingRow({ name: 'Committed wear', unit: perMonth }, 'a machine');
+      const gone = ofMissingRow({ name: 'Committed cost of equipment', unit: perMonth }, 'a machine');
       return { perMonth: gone, idleHours: gone };
     }
     const named = (name: string) => ({ name, subject: row.name });
-    const price = sheet.input('equipment', row, 'purchasePrice', { ...named('Purchase price'), unit: money(sheet) });
-    const residual = sheet.input('equipment', row, 'residualValue', { ...named('Resale value'), unit: money(sheet) });
-    const years = sheet.input('equipment', row, 'lifeYears', { ...named('Life'), unit: YEAR });
-    const months = multiplied(named('Months of its life'), years, MONTHS_A_YEAR);
-    const lost = difference(named('Lost over its life'), price, residual);
+    const aMonth = (name: string, ofAYear: Figure | null) =>
+      ofAYear === null ? [] : [quotient(named(name), ofAYear, MONTHS_A_YEAR)];
     const hours = sheet.input('equipment', row, 'hoursPerYear', { ...named('Hours a year'), unit: HOUR.per(YEAR) });
     const canRun = quotient(named('Hours a month'), hours, MONTHS_A_YEAR);
     const { planned } = sheet.read(driverVolume, machineDriver(id));
     return {
-      perMonth: quotient(named('Wear per month'), lost, months),
+      perMonth: sum(named('Committed cost of equipment'), perMonth, [
+        ...(wearsByYears(row) && row.purchasePrice !== null ? [wearOfAMonth(sheet, row)] : []),
+        ...aMonth('Upkeep a month', yearlyUpkeepOf(sheet, row)),
+        ...aMonth('Floor a month', floorOfAYear(sheet, row)),
+      ]),
       idleHours: difference(named('Idle hours'), canRun, planned),
     };
   },
 };
+
+function wearOfAMonth(sheet: Sheet, row: RowOf<'equipment'>): Figure {
+  const named = (name: string) => ({ name, subject: row.name });
+  const price = sheet.input('equipment', row, 'purchasePrice', { ...named('Purchase price'), unit: money(sheet) });
+  const residual = sheet.input('equipment', row, 'residualValue', { ...named('Resale value'), unit: money(sheet) });
+  const years = sheet.input('equipment', row, 'lifeYears', { ...named('Life'), unit: YEAR });
+  const months = multiplied(named('Months of its life'), years, MONTHS_A_YEAR);
+  return quotient(named('Wear a month'), difference(named('Lost over its life'), price, residual), months);
+}
 
 /** What comes in a month whatever is made and sold. */
 export interface FixedCosts {
@@ -122,18 +138,17 @@ export interface FixedCosts {
 /** Labour grades and machines whose cost is committed or goes in steps. */
 export const committedGrades = (sheet: Sheet) =>
   sheet.all('labourGrade').filter(({ behaviour }) => behaviour !== 'variable');
-export const committedMachines = (sheet: Sheet) =>
-  sheet.all('equipment').filter((machine) => wearsByYears(machine) && machine.purchasePrice !== null);
+export const committedMachines = (sheet: Sheet) => sheet.all('equipment').filter(isCommittedMachine);
 
 /**
  * The fixed costs of a month: running costs that are fixed or within their step, and what is committed to making: pay, wear
- * over years, other committed costs as the plan needs them.
+ * over years, upkeep and floor of a year, other committed costs as the plan needs them.
  */
 export const fixedCosts: Calculation<FixedCosts> = {
   name: 'fixedCosts',
   meanings: {
     running: 'The running costs of a month that come whatever is made and sold.',
-    committed: 'Pay, wear and other costs of making that are committed for the month.',
+    committed: 'Pay, equipment and other costs of making that are committed for the month.',
     total: 'All that comes in a month whatever is made and sold (fixed cost).',
   },
   work(sheet) {
@@ -141,7 +156,7 @@ export const fixedCosts: Calculation<FixedCosts> = {
     const { fixed } = sheet.read(overhead, WHOLE_BOOK);
     const committed = sum('Committed costs per month', perMonth, [
       ...committedGrades(sheet).map(({ id }) => sheet.read(committedPay, id).perMonth),
-      ...committedMachines(sheet).map(({ id }) => sheet.read(committedWear, id).perMonth),
+      ...committedMachines(sheet).map(({ id }) => sheet.read(committedEquipment, id).perMonth),
       ...otherCommitted(sheet),
     ]);
     return {

@@ -1,6 +1,13 @@
 import type { RowOf } from '@nuvar/book';
 import { constant, type Figure, multiplied, quotient, sum } from '../figure/index.js';
-import { loadCost, plannedOutput, plannedSales, type Taking, takings, wearsByYears } from '../production/index.js';
+import {
+  isCommittedMachine,
+  loadCost,
+  plannedOutput,
+  plannedSales,
+  type Taking,
+  takings,
+} from '../production/index.js';
 import { NUMBER, unit } from '../quantity/index.js';
 import {
   BATCH,
@@ -70,7 +77,7 @@ function hoursOf(sheet: Sheet, taking: Taking): DriverTaking[] {
 
 function machineDrivers(row: RowOf<'equipment'> | undefined): Driver[] {
   const drivers = ['machine hours', hoursIn('machine hours', row?.departmentId ?? '')];
-  return row !== undefined && wearsByYears(row) ? [...drivers, machineDriver(row.id)] : drivers;
+  return row !== undefined && isCommittedMachine(row) ? [...drivers, machineDriver(row.id)] : drivers;
 }
 
 function labourDrivers(sheet: Sheet, taking: Taking): Driver[] {

@@ -1,7 +1,7 @@
 import type { Calculation } from '../sheet/index.js';
 import { absorbedMonth } from './absorbed-month.js';
 import { chargeOut } from './charge-out-rate.js';
-import { committedPay, committedWear, fixedCosts } from './committed-period.js';
+import { committedPay, committedEquipment, fixedCosts } from './committed-period.js';
 import { costMonth, costYear } from './cost-month.js';
 import { departmentCost, serviceShare } from './department-cost.js';
 import { productDriverUse } from './driver-uses.js';
@@ -17,7 +17,13 @@ import { lotUse, overheadLot, overheadTotals, unassignedCost } from './shared-ou
 
 export { absorbedMonth } from './absorbed-month.js';
 export { chargeOut } from './charge-out-rate.js';
-export { committedGrades, committedMachines, committedPay, committedWear, fixedCosts } from './committed-period.js';
+export {
+  committedGrades,
+  committedMachines,
+  committedPay,
+  committedEquipment,
+  fixedCosts,
+} from './committed-period.js';
 export { costMonth, costYear } from './cost-month.js';
 export { steppedCosts, type StepOfMonth, stepsOfMonth } from './cost-steps.js';
 export { departmentCost, departmentCosts, serviceShare } from './department-cost.js';
@@ -61,7 +67,7 @@ export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [
   productOverheadBy,
   overhead,
   committedPay,
-  committedWear,
+  committedEquipment,
   fixedCosts,
   chargeOut,
   absorbedMonth,

@@ -45,32 +45,18 @@ describe('costs by their behaviour', () => {
   });
 
   it('wear over years is committed, and its unused hours are idle', () => {
-    const { rows, product, point } = workshop();
-    const id = '0192f000-0000-7000-8000-00000000eeee';
-    rows.put('equipment', id, {
-      id,
-      version: 1,
-      name: 'Lathe',
-      powerKilowatts: null,
-      loadPercent: '100',
-      purchasePrice: '12000',
-      residualValue: '0',
-      lifeHours: null,
-      lifeYears: '5',
-      hoursPerYear: '600',
-      upkeepPerHour: '1',
-      departmentId: null,
-    } as never);
-    rows.put('equipmentUse', `${id.slice(0, -1)}f`, {
-      id: `${id.slice(0, -1)}f`,
-      version: 1,
-      productId: product,
-      position: 0,
-      equipmentId: id,
-      runId: null,
-      basis: 'minutes per good unit',
-      amount: '6',
-    } as never);
+    const { rows, product, point } = workshop({
+      more: (book, { product: productId }) => {
+        const equipmentId = book.add('equipment', {
+          name: 'Lathe',
+          purchasePrice: '12000',
+          lifeYears: '5',
+          hoursPerYear: '600',
+          upkeepPerHour: '1',
+        });
+        book.add('equipmentUse', { productId, equipmentId, basis: 'minutes per good unit', amount: '6' });
+      },
+    });
     const evaluation = evaluated(rows);
     // 12,000 over 3,000 h is 4.00 an hour, 0.40 a unit; upkeep of 0.10 a unit changes with it. 200 a month, 50 h of which 10.
     expect(Number(amount(evaluation, `product/${product}/equipment`))).toBeCloseTo(0.5, 12);

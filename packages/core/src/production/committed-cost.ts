@@ -1,9 +1,9 @@
-import type { CostBehaviour, RowOf } from '@nuvar/book';
+import type { CostBehaviour } from '@nuvar/book';
 import { constant, type Figure, multiplied, quotient, sum } from '../figure/index.js';
 import { NUMBER, unit } from '../quantity/index.js';
 import { BATCH, type Calculation, money, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
 import { batch } from './batch.js';
-import { equipmentRate } from './equipment-rate.js';
+import { equipmentRate, isCommittedMachine, wearsByYears } from './equipment-rate.js';
 import { itemTotal } from './item-total.js';
 import { costItems, productCost } from './product-cost.js';
 import { loadCost } from './shared-load.js';
@@ -11,7 +11,7 @@ import type { CostItem, Taking } from './taking.js';
 
 /** What of the cost of a unit does not change with it. */
 export interface CommittedCost {
-  /** Committed or stepped pay, wear over years, other committed costs; components included. */
+  /** Committed or stepped pay, what machines cost over years, other committed costs; components included. */
   readonly perUnit: Figure;
   /** The rest of the cost before overhead: what changes with each unit. */
   readonly changing: Figure;
@@ -23,7 +23,7 @@ const isAnythingCommitted: Calculation<boolean> = {
   meanings: {},
   work: (sheet) =>
     sheet.all('labourGrade').some(({ behaviour }) => behaviour !== 'variable') ||
-    sheet.all('equipment').some(wearsByYears) ||
+    sheet.all('equipment').some((machine) => wearsByYears(machine) || isCommittedMachine(machine)) ||
     sheet.all('otherCost').some(({ behaviour }) => behaviour !== 'variable'),
 };
 
@@ -34,7 +34,8 @@ const isAnythingCommitted: Calculation<boolean> = {
 export const committedCost: Calculation<CommittedCost> = {
   name: 'committedCost',
   meanings: {
-    perUnit: 'What of the cost of one unit is committed whatever is made: pay, wear over years.',
+    perUnit:
+      'What of the cost of one unit is committed whatever is made: pay, wear over years, upkeep of a year, floor.',
     changing: 'What changes with each unit that is made (variable cost).',
   },
   work(sheet, productId) {
@@ -70,7 +71,7 @@ function committedPart(sheet: Sheet, item: CostItem): Figure | null {
       return isVariable(sheet.row('labourGrade', of.id)) ? null : itemTotal(sheet, item);
     case 'equipment':
     case 'equipmentRun':
-      return committedWear(sheet, item);
+      return committedMachineHours(sheet, item);
     default:
       return kind !== 'otherCost' || isVariable(sheet.row('otherCost', id)) ? null : itemTotal(sheet, item);
   }
@@ -86,21 +87,21 @@ function committedInside(sheet: Sheet, { of, quantity }: Taking): Figure | null 
     : multiplied({ name: 'Committed inside', subject: of?.name ?? '' }, quantity, inside);
 }
 
-/** True for a machine whose wear comes whatever it makes: its life is in years, and not in hours. */
-export const wearsByYears = ({ lifeYears, lifeHours }: RowOf<'equipment'>): boolean =>
-  lifeYears !== null && lifeHours === null;
-
-/** The wear of a machine whose life is in years, in the hours that are taken of it. */
-function committedWear(sheet: Sheet, { taking: { of, quantity } }: CostItem): Figure | null {
+/** What of a machine comes whatever is made, in the hours that are taken of it. */
+function committedMachineHours(sheet: Sheet, { taking: { of, quantity } }: CostItem): Figure | null {
   if (of === null) return null;
   const run = of.kind === 'equipmentRun' ? sheet.row('equipmentRun', of.id) : undefined;
   const machineId = of.kind === 'equipment' ? of.id : run?.equipmentId;
   const machine = machineId == null ? undefined : sheet.row('equipment', machineId);
-  if (machine === undefined || !wearsByYears(machine)) return null;
-  const { wearPerHour } = sheet.read(equipmentRate, machine.id);
-  if (wearPerHour === null) return null;
-  const called = { name: 'Committed wear', subject: machine.name };
-  if (run === undefined) return multiplied(called, quantity, wearPerHour);
+  if (machine === undefined) return null;
+  const { committedPerHour } = sheet.read(equipmentRate, machine.id);
+  if (committedPerHour === null) return null;
+  const called = { name: 'Committed cost of equipment', subject: machine.name };
+  if (run === undefined) return multiplied(called, quantity, committedPerHour);
   const { hoursPerPlace } = sheet.read(loadCost, run.id);
-  return multiplied(called, multiplied({ ...called, name: 'Machine hours' }, quantity, hoursPerPlace), wearPerHour);
+  return multiplied(
+    called,
+    multiplied({ ...called, name: 'Machine hours' }, quantity, hoursPerPlace),
+    committedPerHour,
+  );
 }

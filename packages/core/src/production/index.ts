@@ -22,15 +22,22 @@ import { labourHours } from './takings.js';
 export { isComponentOnly } from './component-only.js';
 export { PRODUCTION_GAPS } from './gaps.js';
 export { batch } from './batch.js';
-export { committedCost, wearsByYears } from './committed-cost.js';
+export { committedCost } from './committed-cost.js';
 export { ELEMENT_LABELS, ELEMENTS, type Element } from './elements.js';
-export { equipmentRate } from './equipment-rate.js';
+export {
+  equipmentRate,
+  type EquipmentRate,
+  floorOfAYear,
+  isCommittedMachine,
+  wearsByYears,
+  yearlyUpkeepOf,
+} from './equipment-rate.js';
 export { loadCost } from './shared-load.js';
 export { costRowOf } from './cost-rows.js';
 export { itemTotal } from './item-total.js';
 export { jointPart, netRealisableValue, outputsOf } from './joint/joint-basis.js';
 export { furtherProcessing, jointBatch, jointShare } from './joint/joint-batch.js';
-export { labourRate } from './labour-rate.js';
+export { labourRate, type LabourRate } from './labour-rate.js';
 export { labourSetUpHours } from './labour-steps.js';
 export { ownersLabour } from './owners-labour.js';
 export { plannedMaterial } from './planned-material.js';

@@ -2,7 +2,7 @@ import {
   committedGrades,
   committedMachines,
   committedPay,
-  committedWear,
+  committedEquipment,
   fixedCosts,
   overhead,
 } from '../overhead/index.js';
@@ -43,7 +43,7 @@ export function behaviourView(evaluation: Evaluation): BehaviourView {
     machines: committedMachines(sheet).map(({ id, name }) => ({
       id,
       name,
-      ...shownAll(evaluation, committedWear, id, ['perMonth', 'idleHours']),
+      ...shownAll(evaluation, committedEquipment, id, ['perMonth', 'idleHours']),
     })),
   };
 }

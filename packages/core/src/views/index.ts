@@ -1,4 +1,5 @@
 export type { AbsorbedView } from './absorbed-view.js';
+export type { EquipmentYearView, LabourYearView } from './costs-of-a-year-view.js';
 export type { ActivitiesView } from './activities-view.js';
 export type { BatchSizesView } from './batch-sizes-view.js';
 export type { BehaviourView } from './behaviour-view.js';

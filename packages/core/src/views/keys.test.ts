@@ -56,6 +56,8 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   comparedShipments: 'shipment',
   labourRate: 'labourGrade',
   equipment: 'equipment',
+  labourYear: 'labourGrade',
+  equipmentYear: 'equipment',
   run: 'equipmentRun',
   card: 'product',
   batchSizes: 'product',

@@ -25,6 +25,7 @@ import { channelView } from './channel-view.js';
 import { chargeOutView } from './charge-out-view.js';
 import { comparedShipmentsView } from './compared-shipments-view.js';
 import { againstView, frozenView } from './comparison-view.js';
+import { equipmentYearView, labourYearView } from './costs-of-a-year-view.js';
 import { costCardSheetView } from './cost-card-sheet-view.js';
 import { decisionView } from './decision-view.js';
 import { departmentsView } from './departments-view.js';
@@ -117,6 +118,8 @@ export const VIEWS = {
   shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),
+  labourYear: (evaluation: Evaluation, id: string) => labourYearView(evaluation, id),
+  equipmentYear: (evaluation: Evaluation, id: string) => equipmentYearView(evaluation, id),
   run: (evaluation: Evaluation, id: string) => loadView(evaluation, id),
   card: (evaluation: Evaluation, id: string) => cardView(evaluation, id),
   batchSizes: (evaluation: Evaluation, id: string) => batchSizesView(evaluation, id),

@@ -12,16 +12,9 @@ import {
   sum,
 } from '../../figure/index.js';
 import { MONTHS_A_YEAR } from '../../overhead/index.js';
-import {
-  committedCost,
-  equipmentRate,
-  labourRate,
-  loadCost,
-  unitOfResource,
-  wearsByYears,
-} from '../../production/index.js';
+import { committedCost, equipmentRate, labourRate, loadCost, unitOfResource } from '../../production/index.js';
 import { convertedFor, materialPrice, receivedLine, stockOnHand } from '../../purchasing/index.js';
-import { PERCENT, type Unit, unit } from '../../quantity/index.js';
+import { type Unit, unit } from '../../quantity/index.js';
 import { type Calculation, HOUR, LOAD, money, MONTH, type Sheet, SPACE, YEAR } from '../../sheet/index.js';
 import { planningGap } from '../gaps.js';
 import { mixPeriod } from './mix-period.js';
@@ -142,12 +135,8 @@ function productiveHours(sheet: Sheet, grade: RowOf<'labourGrade'>, months: Figu
     subject,
     unit: HOUR.per(MONTH),
   });
-  const share = sheet.input('labourGrade', grade, 'productivePercent', {
-    name: 'Productive share of paid time',
-    subject,
-    unit: PERCENT,
-  });
-  const perMonth = percentOf({ name: 'Productive hours a month', subject }, share, paid);
+  const { productiveShare } = sheet.read(labourRate, grade.id);
+  const perMonth = percentOf({ name: 'Productive hours a month', subject }, productiveShare, paid);
   return multiplied({ name: 'Available', subject }, perMonth, months);
 }
 
@@ -215,14 +204,6 @@ function normalPriceOf(sheet: Sheet, row: Row, subject: string): Figure | null {
   return multiplied({ name: 'Normal price', subject }, perHour, sheet.read(loadCost, run.id).hoursPerPlace);
 }
 
-/** What changes with an hour of a machine: all of it, but for wear over years. */
-function changingHour(sheet: Sheet, machineId: string): Figure | null {
-  const machine = sheet.row('equipment', machineId);
-  if (machine === undefined) return null;
-  const { perHour, energyPerHour, upkeepPerHour } = sheet.read(equipmentRate, machineId);
-  if (!wearsByYears(machine)) return perHour;
-  const changing = [energyPerHour, upkeepPerHour].filter((part) => part !== null);
-  return changing.length === 0
-    ? null
-    : sum({ name: 'Changes with an hour', subject: machine.name }, perHour.unit, changing);
-}
+/** What changes with an hour of a machine; null where nothing does. */
+const changingHour = (sheet: Sheet, machineId: string): Figure | null =>
+  sheet.read(equipmentRate, machineId).changingPerHour;
