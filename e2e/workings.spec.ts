@@ -25,6 +25,7 @@ test('a price opens down to the pack price, which is changed right there and tak
     'To be covered by the price',
     'To be covered',
     'Variable cost, without what comes back as new',
+    'Variable cost, by order size',
     'Variable cost',
     'Cost before overhead',
     'Prime cost',

@@ -26,6 +26,7 @@ import { DualRates1766200000000 } from './migrations/1766200000000-dual-rates.js
 import { WholeBatches1766300000000 } from './migrations/1766300000000-whole-batches.js';
 import { SentQuotes1766400000000 } from './migrations/1766400000000-sent-quotes.js';
 import { CostsOfAYear1766500000000 } from './migrations/1766500000000-costs-of-a-year.js';
+import { PartsOfDecisions1766600000000 } from './migrations/1766600000000-parts-of-decisions.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -55,6 +56,7 @@ const MIGRATIONS = [
   WholeBatches1766300000000,
   SentQuotes1766400000000,
   CostsOfAYear1766500000000,
+  PartsOfDecisions1766600000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

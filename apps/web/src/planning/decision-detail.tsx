@@ -16,6 +16,7 @@ import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { GapList } from '../figures/gap-list.js';
 import { LeadFigure } from '../figures/lead-figure.js';
+import { HoursInPlan } from './hours-worth.js';
 
 type Decision = StoredRow<'decision'>;
 type Cost = StoredRow<'decisionCost'>;
@@ -29,6 +30,7 @@ export function DecisionDetail({ id }: { readonly id: string }) {
     <section aria-label={row.name}>
       <h2 className="font-serif text-detail">{row.name}</h2>
       <Inputs row={row} />
+      {view?.inPlan && <HoursInPlan decision={row} inPlan={view.inPlan} />}
       {view && <Result row={row} view={view} />}
       <FixedCosts decision={row} />
       <RowText kind="decision" id={id} field="note" placeholder="What else speaks for it or against it" />
@@ -73,8 +75,10 @@ function Inputs({ row: { id, type } }: { readonly row: Decision }) {
           field="hourEarns"
           label="An hour of it earns otherwise"
           suffix={currency}
-          placeholder="see the mix"
+          placeholder="not yet"
         />
+        <RowField kind="decision" id={id} field="scarceHours" suffix="hours" placeholder="all of them" />
+        <RowField kind="decision" id={id} field="mixPlanId" label="Its worth by" placeholder="no mix plan" />
       </Fields>
     </div>
   );
@@ -153,12 +157,7 @@ function Result({ row: { type }, view }: { readonly row: Decision; readonly view
             <tr key={id} className={role === 'for nothing' ? 'text-soft' : ''}>
               <th scope="row" className="font-normal">
                 {LINE_WORDS[type][id] ?? SHARED_WORDS[id]}
-                {id === 'scarceWorth' && view.scarceHours !== null && (
-                  <>
-                    {' '}
-                    (<Amount figure={view.scarceHours} digits={2} /> h)
-                  </>
-                )}
+                {id === 'scarceWorth' && <ScarceHours view={view} />}
               </th>
               <td>{ROLE_SIGN[role]}</td>
               <td className="text-right">
@@ -180,6 +179,25 @@ function Result({ row: { type }, view }: { readonly row: Decision; readonly view
   );
 }
 
+/** The hours behind a worth: those that count, of all that are freed or taken. */
+function ScarceHours({ view: { scarceHours, hoursThatCount } }: { readonly view: DecisionView }) {
+  if (scarceHours === null || hoursThatCount === null) return null;
+  const areAll = hoursThatCount.amount === scarceHours.amount;
+  return (
+    <>
+      {' '}
+      (<Amount figure={hoursThatCount} digits={2} />
+      {!areAll && (
+        <>
+          {' '}
+          of <Amount figure={scarceHours} digits={2} />
+        </>
+      )}{' '}
+      h)
+    </>
+  );
+}
+
 const FATE_WORDS = Object.fromEntries(FIXED_COST_FATES.map((fate) => [fate, fate]));
 
 /** What becomes of each fixed cost: it goes with the decision, stays, or comes on top. */
@@ -194,7 +212,11 @@ function FixedCosts({ decision: { id } }: { readonly decision: Decision }) {
         placeholder: 'Rent of the throwing room',
       }),
       rowChoiceColumn<Cost>('runningCostId', costs, { header: 'Running cost', none: 'none' }),
-      fieldColumn<Cost>('decisionCost', 'amountPerMonth', locale, { header: `Of it a month, ${currency}` }),
+      {
+        ...fieldColumn<Cost>('decisionCost', 'sharePercent', locale, { header: 'Share, %' }),
+        applies: (row: Cost | null) => row?.amountPerMonth == null && row?.runningCostId != null,
+      },
+      fieldColumn<Cost>('decisionCost', 'amountPerMonth', locale, { header: `or a month, ${currency}` }),
       fieldColumn<Cost>('decisionCost', 'fate', locale, { header: 'With the decision it', words: FATE_WORDS }),
       figureColumn({
         id: 'amount',

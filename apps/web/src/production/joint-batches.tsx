@@ -14,7 +14,7 @@ import { rowsWriter } from '../controls/rows-writer.js';
 import { useChosenRow } from '../controls/use-chosen-row.js';
 import { useView } from '../engine/use-view.js';
 import { LeadFigure } from '../figures/lead-figure.js';
-import { Further, JOINT_WORDS, Shares } from './joint-shares.js';
+import { BestUses, JOINT_WORDS, Shares } from './joint-shares.js';
 
 type Process = StoredRow<'jointProcess'>;
 type Output = StoredRow<'jointOutput'>;
@@ -94,7 +94,7 @@ function JointDetail({ id }: { readonly id: string }) {
       </Fields>
       <Outputs id={id} outputs={outputs} />
       {view && outputs.some(({ isByProduct }) => !isByProduct) && <Shares view={view} outputs={outputs} />}
-      {view && <Further view={view} outputs={outputs} />}
+      {view && <BestUses view={view} outputs={outputs} />}
     </section>
   );
 }

@@ -1,5 +1,5 @@
 import { JOINT_METHODS, type JointMethod, type StoredRow } from '@nuvar/book';
-import type { JointView } from '@nuvar/core';
+import type { FigureView, JointView, JointUse } from '@nuvar/core';
 import { useSettings } from '../book/use-book.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
@@ -72,17 +72,13 @@ function ShareCells({
   );
 }
 
-/** Sell at split-off, or go further: only what changes counts, and not the joint cost. */
-export function Further({ view, outputs }: SharesProps) {
+/** The best use of each output, sold at split-off or taken further, and the batch by these uses. The joint cost is spent. */
+export function BestUses({ view, outputs }: SharesProps) {
   const { currency } = useSettings();
-  const asked = outputs.flatMap((output) => {
-    const further = view.outputs[output.id]?.further;
-    return further ? [{ ...output, further }] : [];
-  });
-  if (asked.length === 0) return null;
+  if (outputs.length === 0) return null;
   return (
-    <section aria-label="Sell at split-off or go further">
-      <DetailHeading>{`Sell at split-off, or go further? ${currency} a batch`}</DetailHeading>
+    <section aria-label="Best use of each output">
+      <DetailHeading>{`Best use of each output, ${currency} a batch`}</DetailHeading>
       <table className="table mt-1 w-auto">
         <thead>
           <tr>
@@ -92,35 +88,72 @@ export function Further({ view, outputs }: SharesProps) {
                 {header}
               </th>
             ))}
-            <th scope="col">Decision</th>
+            <th scope="col">Best use</th>
+            <th scope="col" className="text-right">
+              Brings
+            </th>
           </tr>
         </thead>
         <tbody>
-          {asked.map(({ id, name, further }) => (
-            <tr key={id}>
-              <th scope="row" className="font-normal">
-                {name}
-              </th>
-              <td className="text-right">
-                <Amount figure={further.more} digits={2} />
-              </td>
-              <td className="text-right">
-                <Amount figure={further.cost} digits={2} />
-              </td>
-              <td className="text-right">
-                <Amount figure={further.gain} digits={2} />
-              </td>
-              <td>{decisionOf(further.gain.amount)}</td>
-            </tr>
+          {outputs.map(({ id, name }) => (
+            <UseRow key={id} name={name} output={view.outputs[id]} />
           ))}
+          <TotalRow label="Joint cost" figure={view.jointCost} />
+          <TotalRow label="Profit by the best uses" figure={view.bestProfit} isLast />
         </tbody>
       </table>
     </section>
   );
 }
 
-function decisionOf(gain: string | null): string {
-  if (gain === null) return '';
-  if (Number(gain) === 0) return 'the same either way';
-  return gain.startsWith('-') ? 'sell at split-off' : 'go further';
+const USE_WORDS: Readonly<Record<JointUse, string>> = {
+  'sold at split-off': 'sell at split-off',
+  'taken further': 'go further',
+  left: 'leave it: neither brings anything',
+};
+
+function UseRow({
+  name,
+  output,
+}: {
+  readonly name: string;
+  readonly output: JointView['outputs'][string] | undefined;
+}) {
+  if (output === undefined) return null;
+  const { further, use, worth } = output;
+  return (
+    <tr>
+      <th scope="row" className="font-normal">
+        {name}
+      </th>
+      {(['more', 'cost', 'gain'] as const).map((member) => (
+        <td key={member} className="text-right">
+          {further && <Amount figure={further[member]} digits={2} />}
+        </td>
+      ))}
+      <td>{use && USE_WORDS[use]}</td>
+      <td className="text-right">
+        <Amount figure={worth} digits={2} />
+      </td>
+    </tr>
+  );
+}
+
+interface TotalRowProps {
+  readonly label: string;
+  readonly figure: FigureView;
+  readonly isLast?: boolean;
+}
+
+function TotalRow({ label, figure, isLast = false }: TotalRowProps) {
+  return (
+    <tr className={isLast ? 'border-t border-base-content font-semibold' : ''}>
+      <th scope="row" className={isLast ? '' : 'font-normal'} colSpan={5}>
+        {label}
+      </th>
+      <td className="text-right">
+        <Amount figure={figure} digits={2} />
+      </td>
+    </tr>
+  );
 }

@@ -45,6 +45,14 @@ export class Decision extends Row {
   @DecimalText({ label: 'An hour earns', from: '0', to: '1000000000', nullable: true })
   hourEarns: string | null = null;
 
+  /** The mix plan from which that was taken; none where it was typed. */
+  @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: false, nullable: true })
+  mixPlanId: string | null = null;
+
+  /** How many of the hours are scarce: they displace other work, or find other work. All of them where empty. */
+  @DecimalText({ label: 'Of them scarce, hours', from: '0', to: '1000000000', nullable: true })
+  scarceHours: string | null = null;
+
   @Text({ label: 'Note' })
   note = '';
 }
@@ -66,9 +74,13 @@ export class DecisionCost extends Row {
   @Reference('runningCost', { label: 'Running cost', goesWithTarget: false, nullable: true })
   runningCostId: string | null = null;
 
-  /** Where empty, the whole running cost. */
+  /** Where empty, the share of the running cost. */
   @DecimalText({ label: 'Amount a month', from: '0', to: '1000000000', nullable: true })
   amountPerMonth: string | null = null;
+
+  /** The share of the running cost that the decision touches, where no amount is entered. */
+  @DecimalText({ label: 'Share, %', from: '0', to: '100' })
+  sharePercent = '100';
 
   @Choice(FIXED_COST_FATES, { label: 'It' })
   fate: FixedCostFate = 'goes';

@@ -3,6 +3,7 @@ import { batch } from './batch.js';
 import { committedCost } from './committed-cost.js';
 import { equipmentRate } from './equipment-rate.js';
 import { jointPart } from './joint/joint-basis.js';
+import { bestUse } from './joint/best-use.js';
 import { furtherProcessing, jointBatch, jointShare } from './joint/joint-batch.js';
 import { loadCost } from './shared-load.js';
 import { labourRate } from './labour-rate.js';
@@ -36,6 +37,7 @@ export { loadCost } from './shared-load.js';
 export { costRowOf } from './cost-rows.js';
 export { itemTotal } from './item-total.js';
 export { jointPart, netRealisableValue, outputsOf } from './joint/joint-basis.js';
+export { bestUse, type OutputUse } from './joint/best-use.js';
 export { furtherProcessing, jointBatch, jointShare } from './joint/joint-batch.js';
 export { labourRate, type LabourRate } from './labour-rate.js';
 export { labourSetUpHours } from './labour-steps.js';
@@ -72,6 +74,7 @@ export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   jointBatch,
   jointPart,
   jointShare,
+  bestUse,
   furtherProcessing,
   plannedVolume,
   plannedVolumeMonth,

@@ -20,6 +20,15 @@ export interface DecisionView {
   /** The fixed costs that it is said to touch, each by itself. */
   readonly costs: readonly { readonly id: string; readonly fate: FixedCostFate; readonly amount: FigureView }[];
   readonly scarceHours: FigureView | null;
+  readonly hoursThatCount: FigureView | null;
+  /** The hours in the mix plan that says what they are worth, and what they are hours of there; null for no plan. */
+  readonly inPlan: {
+    readonly planId: string;
+    readonly hours: FigureView;
+    /** The resource of the plan; null where it has no such resource. */
+    readonly resourceId: string | null;
+    readonly areTaken: boolean;
+  } | null;
   readonly advantage: FigureView;
   readonly turningPrice: FigureView | null;
   /** Null while something is not known. */
@@ -36,6 +45,8 @@ const LINES: readonly (readonly [keyof DecisionLines, DecisionRole])[] = [
   ['oneTime', 'against'],
 ];
 
+const FIXED: readonly (keyof DecisionLines)[] = ['fixedGone', 'fixedOnTop', 'fixedStays'];
+
 /** A decision to buy in, to take a special order, or to drop a product. */
 export function decisionView(evaluation: Evaluation, id: string): DecisionView {
   const lines = evaluation.read(decision, id);
@@ -45,7 +56,9 @@ export function decisionView(evaluation: Evaluation, id: string): DecisionView {
     role,
     figure: shown(evaluation, decision, id, member),
   });
-  const isThere = (member: keyof DecisionLines) => lines[member] !== null && lines[member].parts.length > 0;
+  // A sum of no fixed costs is not listed; every other line that there is counts in the total.
+  const isThere = (member: keyof DecisionLines) =>
+    lines[member] !== null && (!FIXED.includes(member) || lines[member].parts.length > 0);
   const optional = (member: keyof DecisionLines) =>
     lines[member] === null ? null : shown(evaluation, decision, id, member);
   const { amount } = lines.advantage;
@@ -62,11 +75,28 @@ export function decisionView(evaluation: Evaluation, id: string): DecisionView {
       amount: shown(evaluation, decisionCost, row.id, 'amount'),
     })),
     scarceHours: optional('scarceHours'),
+    hoursThatCount: optional('hoursThatCount'),
+    inPlan: inPlan(evaluation, id),
     advantage: shown(evaluation, decision, id, 'advantage'),
     turningPrice: optional('turningPrice'),
     verdict:
       amount === null || lines.advantage.gaps.length > 0
         ? null
         : ((['leave it', 'no difference', 'do it'] as const)[Math.sign(compared(amount, ZERO)) + 1] ?? null),
+  };
+}
+
+function inPlan(evaluation: Evaluation, id: string): DecisionView['inPlan'] {
+  const row = evaluation.sheet.row('decision', id);
+  if (row === undefined || row.mixPlanId === null || evaluation.read(decision, id).hoursInPlan === null) return null;
+  const { gradeId, equipmentId, mixPlanId: planId } = row;
+  const resource = evaluation.sheet
+    .rowsOf('mixResource', 'planId', planId)
+    .find((each) => (gradeId === null ? each.equipmentId === equipmentId : each.gradeId === gradeId));
+  return {
+    planId,
+    hours: shown(evaluation, decision, id, 'hoursInPlan'),
+    resourceId: resource?.id ?? null,
+    areTaken: row.type === 'special order',
   };
 }

@@ -1,12 +1,26 @@
 import { JOINT_METHODS, type JointMethod } from '@nuvar/book';
-import { furtherProcessing, jointBatch, jointPart, jointShare, outputsOf } from '../production/index.js';
+import {
+  bestUse,
+  furtherProcessing,
+  jointBatch,
+  jointPart,
+  jointShare,
+  type OutputUse,
+  outputsOf,
+} from '../production/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
+
+/** What is best done with an output. */
+export type JointUse = OutputUse;
 
 type ShareFigures = Readonly<Record<'share' | 'perUnit' | 'profit' | 'margin', FigureView>>;
 
 export interface JointView extends Readonly<
-  Record<'jointCost' | 'byProducts' | 'toSplit' | 'sales' | 'furtherCosts' | 'profit' | 'margin', FigureView>
+  Record<
+    'jointCost' | 'byProducts' | 'toSplit' | 'sales' | 'furtherCosts' | 'profit' | 'margin' | 'bestProfit',
+    FigureView
+  >
 > {
   /** By the id of the output: its share under the method of the batch and under each of the four. */
   readonly outputs: Readonly<
@@ -17,6 +31,9 @@ export interface JointView extends Readonly<
         readonly methods: Readonly<Record<JointMethod, ShareFigures>>;
         /** What going further than split-off brings; null where it cannot be sold at split-off, or goes no further. */
         readonly further: Readonly<Record<'more' | 'cost' | 'gain', FigureView>> | null;
+        /** What is best done with it; null while that is not known. */
+        readonly use: OutputUse | null;
+        readonly worth: FigureView;
       }
     >
   >;
@@ -27,7 +44,14 @@ export function jointView(evaluation: Evaluation, id: string): JointView {
   const shareAt = (key: string) => shownAll(evaluation, jointShare, key, ['share', 'perUnit', 'profit', 'margin']);
   return {
     ...shownAll(evaluation, jointBatch, id, [
-      ...(['jointCost', 'byProducts', 'toSplit', 'sales', 'furtherCosts', 'profit', 'margin'] as const),
+      'jointCost',
+      'byProducts',
+      'toSplit',
+      'sales',
+      'furtherCosts',
+      'profit',
+      'margin',
+      'bestProfit',
     ]),
     outputs: Object.fromEntries(
       outputsOf(evaluation.sheet, id).map((output) => [
@@ -42,6 +66,8 @@ export function jointView(evaluation: Evaluation, id: string): JointView {
             output.splitOffPrice === null || output.finalPrice === null
               ? null
               : shownAll(evaluation, furtherProcessing, output.id, ['more', 'cost', 'gain']),
+          use: evaluation.read(bestUse, output.id).use,
+          worth: shown(evaluation, bestUse, output.id, 'worth'),
         },
       ]),
     ),

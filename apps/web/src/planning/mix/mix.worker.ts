@@ -1,6 +1,7 @@
 import {
   type CurvePoint,
   explainMix,
+  type HoursWorth,
   gainCurve,
   isWhole,
   type MixAnswer,
@@ -14,6 +15,7 @@ import {
   wholeAsGood,
   wholeGain,
   type WholeGain,
+  worthOfHours,
 } from '@nuvar/core';
 import { loadSolver } from '@nuvar/core/solver';
 import wasmUrl from 'highs/runtime?url';
@@ -22,6 +24,7 @@ import wasmUrl from 'highs/runtime?url';
 export type MixRequest =
   | { readonly of: 'best'; readonly model: MixModel }
   | { readonly of: 'curve'; readonly model: MixModel; readonly resource: number }
+  | { readonly of: 'hours'; readonly model: MixModel; readonly resource: number; readonly hours: number }
   | { readonly of: 'file'; readonly model: MixModel; readonly format: MixFileFormat };
 
 /** What it says: how far it is, what it found, and why; the last one of a request says that it is done. */
@@ -32,6 +35,7 @@ export type MixReply =
   | { readonly said: 'gain'; readonly gain: WholeGain }
   | { readonly said: 'as good'; readonly asGood: readonly OtherAsGood[] }
   | { readonly said: 'curve'; readonly points: readonly CurvePoint[] }
+  | { readonly said: 'hours'; readonly worth: HoursWorth }
   | { readonly said: 'file'; readonly text: string }
   | { readonly said: 'done' }
   | { readonly said: 'failed'; readonly reason: string };
@@ -62,6 +66,8 @@ async function answer(request: MixRequest, say: (reply: MixReply) => void): Prom
   const solver = await highs;
   const { model } = request;
   if (request.of === 'curve') return say({ said: 'curve', points: gainCurve(solver, model, request.resource) });
+  if (request.of === 'hours')
+    return say({ said: 'hours', worth: worthOfHours(solver, model, request.resource, request.hours) });
   if (request.of === 'file') return say({ said: 'file', text: mixFile(solver, model, request.format) });
   const found = solveMix(solver, model, (progress) => say({ said: 'progress', progress }));
   say({ said: 'answer', answer: found });

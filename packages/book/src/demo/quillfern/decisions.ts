@@ -2,7 +2,15 @@ import type { BookBuilder } from '../demo-book.js';
 import { at, type Ids } from './ids.js';
 
 /** Adds three decisions that the studio thinks about: a quoted bowl, a restaurant's order, and the platter. */
-export function addDecisions(book: BookBuilder, products: Ids, grades: Ids, machines: Ids): void {
+export function addDecisions(
+  book: BookBuilder,
+  {
+    products,
+    grades,
+    machines,
+    shortWeek,
+  }: { readonly products: Ids; readonly grades: Ids; readonly machines: Ids; readonly shortWeek: string },
+): void {
   const bowl = book.add('decision', {
     name: 'Buy the bowls in from a jobbing thrower',
     type: 'buy in',
@@ -36,6 +44,7 @@ export function addDecisions(book: BookBuilder, products: Ids, grades: Ids, mach
     oneTimeCost: '25',
     equipmentId: at(machines, 'kiln'),
     hourEarns: '7.60',
+    mixPlanId: shortWeek,
   });
   const platter = book.add('decision', {
     name: 'Drop the serving platter',

@@ -57,7 +57,7 @@ export function quillfernPottery(today = DEMO_DAY): BookFile {
   const lines = addShipments(book, materials, at(suppliers, 'Lumera Cane Works'));
   addStock(book, materials, lines);
   addQuote(book, materials, grades, machines);
-  addDecisions(book, products, grades, machines);
-  addMixPlans(book, { products, channels, materials, grades, machines });
+  const shortWeek = addMixPlans(book, { products, channels, materials, grades, machines });
+  addDecisions(book, { products, grades, machines, shortWeek });
   return movedByMonths(book.file(), wholeMonthsBetween(DEMO_DAY, today));
 }

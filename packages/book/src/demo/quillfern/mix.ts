@@ -30,10 +30,11 @@ const WITH_SET_UPS: readonly Line[] = [
   ['Serving platter', 'Own web shop', '4', { ...WHOLE, maximum: '12', setUpCost: '22', lot: '4' }],
 ];
 
-/** Adds the plan of a short week before the fair, in which kiln, wheel, glazing and imported handles run short; once more with set-ups. */
-export function addMixPlans(book: BookBuilder, sources: Sources): void {
-  addPlan(book, sources, { name: 'Short week before the fair', openDays: '4' }, SHORT_WEEK);
+/** Adds the plan of a short week before the fair, in which kiln, wheel, glazing and imported handles run short; once more with set-ups. Gives the id of the first. */
+export function addMixPlans(book: BookBuilder, sources: Sources): string {
+  const shortWeek = addPlan(book, sources, { name: 'Short week before the fair', openDays: '4' }, SHORT_WEEK);
   addPlan(book, sources, { name: 'Short week, whole pieces and set-ups', openDays: '4' }, WITH_SET_UPS);
+  return shortWeek;
 }
 
 function addPlan(
@@ -41,7 +42,7 @@ function addPlan(
   { products, channels, materials, grades, machines }: Sources,
   fields: Record<string, unknown>,
   lines: readonly Line[],
-): void {
+): string {
   const planId = book.add('mixPlan', { goal: 'profit after set-up', ...fields });
   const added = lines.map(([product, channel, quantity, more], position) =>
     book.add('mixProduct', {
@@ -67,4 +68,5 @@ function addPlan(
     units: '26',
   });
   for (const mixProductId of added.slice(2)) book.add('mixTotalProduct', { totalId, mixProductId });
+  return planId;
 }

@@ -55,6 +55,85 @@ it('counts freed hours at what they earn otherwise', () => {
   expect(decided({ type: 'buy in', price: '8.50', gradeId }, [], more).of('advantage')).toBe('no-hour-earns');
 });
 
+it.each(['buy in', 'special order', 'drop'])('lists every part that is in the total of %s', (type) => {
+  const more: WorkshopFields = { labourGrade: { name: 'Maker', wagePerHour: '20' } };
+  const gradeId = workshop(more).rows.all('labourGrade')[0]?.id ?? '';
+  const { view } = decided(
+    { type, price: '8.50', units: '40', oneTimeCost: '25', gradeId, hourEarns: '8' },
+    [
+      { amountPerMonth: '120', fate: 'goes' },
+      { amountPerMonth: '40', fate: 'stays' },
+      { amountPerMonth: '10', fate: 'comes on top' },
+    ],
+    more,
+  );
+  const sign = { for: 1, against: -1, 'for nothing': 0 };
+  const listed = view.lines.reduce((so, { role, figure }) => so + sign[role] * Number(figure.amount), 0);
+  expect(listed).toBeCloseTo(Number(view.advantage.amount), 8);
+  expect(view.lines.map(({ id }) => id)).toContain('oneTime');
+});
+
+it('counts no more hours than are scarce, and no more than there are', () => {
+  const more: WorkshopFields = { labourGrade: { name: 'Maker', wagePerHour: '20' } };
+  const gradeId = workshop(more).rows.all('labourGrade')[0]?.id ?? '';
+  const with25 = (scarceHours: string | null) =>
+    decided({ type: 'buy in', price: '8.50', gradeId, hourEarns: '8', scarceHours }, [], more);
+  // 25 h are freed; those of them that find work earn 8.00 each, beside -150 of making and purchase.
+  const ofTen = with25('10');
+  expect([ofTen.of('scarceHours'), ofTen.of('hoursThatCount'), ofTen.of('scarceWorth')]).toEqual(['25', '10', '80']);
+  expect(['0', '10', '25', '40', null].map((hours) => with25(hours).of('advantage'))).toEqual([
+    '-150',
+    '-70',
+    '50',
+    '50',
+    '50',
+  ]);
+  // A special order of 100 that takes 25 h of which 10 are needed elsewhere: 10 x (9 - 7) x ... less 80.
+  const order = { type: 'special order', price: '9', units: '100', gradeId, hourEarns: '8', scarceHours: '10' };
+  expect(decided(order, [], more).of('advantage')).toBe('120');
+});
+
+it('counts a share of a running cost, the whole of it where none is entered, and an amount before both', () => {
+  const shared = (fields: Fields) => {
+    const runningCostId = workshop().rows.all('runningCost')[0]?.id;
+    return decided({ type: 'drop' }, [{ runningCostId, ...fields }]).of('fixedGone');
+  };
+  expect(shared({})).toBe('500');
+  expect(shared({ sharePercent: '30' })).toBe('150');
+  expect(shared({ sharePercent: '0' })).toBe('0');
+  expect(shared({ sharePercent: '30', amountPerMonth: '40' })).toBe('40');
+});
+
+it('takes its hours into the period of the plan that says what they are worth', () => {
+  let planId = '';
+  const hoursIn = (fields: Fields, plan: Fields = {}) => {
+    let id = '';
+    const { rows } = workshop({
+      labourGrade: { name: 'Maker', wagePerHour: '20' },
+      more: (book, { product: productId }) => {
+        const gradeId = workshop({ labourGrade: { name: 'Maker', wagePerHour: '20' } }).rows.all('labourGrade')[0]?.id;
+        planId = book.add('mixPlan', { name: 'Autumn', ...plan });
+        book.add('mixResource', { planId, gradeId });
+        id = book.add('decision', { name: 'D', productId, gradeId, mixPlanId: planId, hourEarns: '1', ...fields });
+      },
+    });
+    const evaluation = evaluated(rows);
+    return { view: VIEWS.decision(evaluation, id).inPlan, resource: rows.all('mixResource')[0]?.id };
+  };
+  // 25 h a month; a plan of 5 open days of 20 is a quarter of a month. An order of 8 units takes 2 h, whenever it comes.
+  const bought = hoursIn({ type: 'buy in', price: '8' }, { openDays: '5' });
+  expect(bought.view).toMatchObject({
+    planId,
+    resourceId: bought.resource,
+    areTaken: false,
+    hours: { amount: '6.25' },
+  });
+  const order = hoursIn({ type: 'special order', units: '8', price: '8' }, { openDays: '5' });
+  expect(order.view).toMatchObject({ areTaken: true, hours: { amount: '2' } });
+  expect(hoursIn({ type: 'buy in', price: '8', gradeId: null }).view).toBeNull();
+  expect(hoursIn({ type: 'buy in', price: '8', mixPlanId: null }).view).toBeNull();
+});
+
 // Horngren, Datar & Rajan, Cost Accounting (Surf Gear): 5,000 towels at 11 from idle capacity, each of which changes by 7.50 and
 // bears 4.50 of fixed costs that stay, gain 17,500. From memory, recomputed: 5,000 x (11 - 7.50).
 it('takes a special order below full cost where capacity is idle', () => {

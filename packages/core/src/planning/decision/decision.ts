@@ -1,5 +1,15 @@
 import type { FixedCostFate, RowOf } from '@nuvar/book';
-import { difference, type Figure, missing, multiplied, ofMissingRow, quotient, sum } from '../../figure/index.js';
+import {
+  choice,
+  difference,
+  type Figure,
+  missing,
+  multiplied,
+  ofMissingRow,
+  quotient,
+  smallest,
+  sum,
+} from '../../figure/index.js';
 import { isPositive } from '../../number/index.js';
 import { plannedSales, plannedUnits, resourceUse } from '../../production/index.js';
 import { NUMBER, type Unit, unit } from '../../quantity/index.js';
@@ -13,6 +23,7 @@ import {
 } from '../../selling/index.js';
 import { type Calculation, HOUR, money, MONTH, type Sheet } from '../../sheet/index.js';
 import { planningGap } from '../gaps.js';
+import { mixPeriod } from '../mix/mix-period.js';
 import { decisionCost } from './decision-cost.js';
 
 /** What really changes with a decision, in a month, or with an order that comes once. Null for what it does not touch. */
@@ -32,7 +43,11 @@ export interface DecisionLines {
   readonly oneTime: Figure | null;
   /** Hours of what is scarce that are freed, or taken by a special order. */
   readonly scarceHours: Figure | null;
+  /** Those of them that displace other work, or find it. */
+  readonly hoursThatCount: Figure | null;
   readonly scarceWorth: Figure | null;
+  /** As many hours as count in the period of the mix plan that says what they are worth. */
+  readonly hoursInPlan: Figure | null;
   /** What the decision brings in all; below zero where it costs. */
   readonly advantage: Figure;
   /** The price at which it makes no difference; null where there is none of a unit. */
@@ -44,8 +59,8 @@ type Row = RowOf<'decision'>;
 /**
  * A decision by what really changes. Buy in: what is saved of making - the purchase. Special order: its contribution. Drop: the
  * contribution that is lost. To each: fixed costs that go, less those that come on top, less the one-time cost (spread over its
- * months, whole for an order), and the hours of what is scarce x what an hour earns otherwise, gained where they are freed and
- * lost where they are taken. Fixed costs that stay, overhead shares among them, count for nothing. Source: relevant costing,
+ * months, whole for an order), and the hours of what is scarce (no more of them than are said to be) x what an hour earns
+ * otherwise, gained where they are freed and lost where they are taken. Fixed costs that stay, overhead shares among them, count for nothing. Source: relevant costing,
  * Horngren, Datar & Rajan, Cost Accounting.
  */
 export const decision: Calculation<DecisionLines> = {
@@ -61,7 +76,9 @@ export const decision: Calculation<DecisionLines> = {
     fixedStays: 'Fixed costs that stay whatever is decided: they count for nothing.',
     oneTime: 'What the decision costs once.',
     scarceHours: 'Hours of what is scarce that the decision frees, or takes.',
+    hoursThatCount: 'Those of them that displace other work, or find it.',
     scarceWorth: 'What those hours earn otherwise (opportunity cost).',
+    hoursInPlan: 'Those hours in the period of the mix plan that says what they are worth.',
     advantage: 'What the decision brings in all; below zero where it costs.',
     turningPrice: 'The price of a unit at which the decision makes no difference.',
   },
@@ -90,7 +107,9 @@ export const decision: Calculation<DecisionLines> = {
       oneTime,
       fixedStays: fixed('stays', 'Fixed costs that stay'),
       scarceHours: scarce.hours,
+      hoursThatCount: scarce.counted,
       scarceWorth: scarce.worth,
+      hoursInPlan: scarce.counted && hoursInPlan(sheet, row, scarce.counted),
       advantage: difference({ name: 'Advantage', subject: row.name }, brought, taken),
       turningPrice: turningPrice(sheet, about, perUnit, brought, taken),
     };
@@ -207,14 +226,14 @@ function oneTimeOf(sheet: Sheet, { row }: About): Figure | null {
 function scarceOf(
   sheet: Sheet,
   { row, product, units }: About,
-): { readonly hours: Figure | null; readonly worth: Figure | null } {
+): Readonly<Record<'hours' | 'counted' | 'worth', Figure | null>> {
   const source =
     row.gradeId !== null
       ? `labourGrade.${row.gradeId}`
       : row.equipmentId !== null
         ? `equipment.${row.equipmentId}`
         : null;
-  if (source === null) return { hours: null, worth: null };
+  if (source === null) return { hours: null, counted: null, worth: null };
   const subject = product.name;
   const { perUnit } = sheet.read(resourceUse, `${product.id}@${source}`);
   const hours = multiplied({ name: 'Scarce hours', subject }, units, perUnit);
@@ -224,7 +243,23 @@ function scarceOf(
     unit: money(sheet).per(HOUR),
     whenEmpty: (place) => planningGap('no-hour-earns', place, { subject: row.name }),
   });
-  return { hours, worth: multiplied({ name: 'Earned by those hours', subject }, hours, earns) };
+  const counted = hoursThatCount(sheet, row, hours);
+  return { hours, counted, worth: multiplied({ name: 'Earned by those hours', subject }, counted, earns) };
+}
+
+/** Hours a month in the months of the plan; those of an order as they are. Null where no plan says what they are worth. */
+function hoursInPlan(sheet: Sheet, { mixPlanId, type, name: subject }: Row, counted: Figure): Figure | null {
+  if (mixPlanId === null) return null;
+  const called = { name: 'Hours in the plan', subject };
+  if (type === 'special order') return choice(called, counted, 'an order comes once, in one period of the plan');
+  return multiplied(called, counted, sheet.read(mixPeriod, mixPlanId).months);
+}
+
+function hoursThatCount(sheet: Sheet, row: Row, hours: Figure): Figure {
+  if (row.scarceHours === null) return hours;
+  const called = { name: 'Of them scarce', subject: row.name };
+  const typed = sheet.input('decision', row, 'scarceHours', { ...called, unit: hours.unit });
+  return smallest(called, [typed, hours], 'no more than there are');
 }
 
 /**
@@ -254,7 +289,9 @@ function gone(sheet: Sheet): DecisionLines {
     fixedStays: figure,
     oneTime: null,
     scarceHours: null,
+    hoursThatCount: null,
     scarceWorth: null,
+    hoursInPlan: null,
     advantage: figure,
     turningPrice: null,
   };

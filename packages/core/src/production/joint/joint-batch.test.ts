@@ -69,6 +69,63 @@ describe('the cost of a joint batch', () => {
     expect(ids.map((id) => view.outputs[id]?.further?.gain.amount)).toEqual(['100', '-200']);
   });
 
+  it('puts each output to its best use, by-products too, and leaves what brings nothing', () => {
+    const { view, ids } = batchOf(
+      [
+        { name: 'Cream', quantity: '100', splitOffPrice: '8', furtherCost: '3', finalPrice: '12' },
+        { name: 'Skim', quantity: '200', splitOffPrice: '4', furtherCost: '3', finalPrice: '6' },
+        { name: 'Rind', quantity: '50', furtherCost: '3', finalPrice: '2' },
+        { name: 'Whey', quantity: '10', splitOffPrice: '1', isByProduct: true },
+      ],
+      { jointCost: '1000' },
+    );
+    const outputs = ids.map((id) => view.outputs[id]);
+    expect(outputs.map((output) => output?.use)).toEqual([
+      'taken further',
+      'sold at split-off',
+      'left',
+      'sold at split-off',
+    ]);
+    expect(outputs.map((output) => output?.worth.amount)).toEqual(['900', '800', '0', '10']);
+    // 900 + 800 + 0 + 10 less 1,000; taken as entered, cream, skim and rind leave 900 + 600 - 50.
+    expect(view.bestProfit.amount).toBe('710');
+    expect(view.profit.amount).toBe('460');
+  });
+
+  it('brings by its best uses never less than by any other choice of uses', () => {
+    const price = fc.option(fc.integer({ min: 0, max: 20 }).map(String), { nil: null });
+    const output = fc.record({
+      quantity: fc.integer({ min: 0, max: 9 }).map(String),
+      splitOffPrice: price,
+      furtherCost: price,
+      finalPrice: price,
+      isByProduct: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(fc.array(output, { minLength: 1, maxLength: 5 }), (made) => {
+        const priced = made.map((each, index) => ({
+          name: `P${index}`,
+          ...each,
+          splitOffPrice: each.splitOffPrice ?? (each.finalPrice === null ? '1' : null),
+        }));
+        const { view } = batchOf(priced, { jointCost: '50' });
+        const choices = priced.map(({ quantity, splitOffPrice, furtherCost, finalPrice }) => [
+          0,
+          ...(splitOffPrice === null ? [] : [Number(quantity) * Number(splitOffPrice)]),
+          ...(finalPrice === null ? [] : [Number(quantity) * (Number(finalPrice) - Number(furtherCost ?? 0))]),
+        ]);
+        const all = choices.reduce<number[]>((so, of) => so.flatMap((sum) => of.map((each) => sum + each)), [0]);
+        expect(Number(view.bestProfit.amount)).toBe(Math.max(...all) - 50);
+      }),
+    );
+  });
+
+  it('does not know the best use of what has no price', () => {
+    const { view, ids } = batchOf([{ name: 'Cream', quantity: '100' }]);
+    const output = view.outputs[ids[0] ?? ''];
+    expect([output?.use, output?.worth.gaps[0]?.code, view.bestProfit.amount]).toEqual([null, 'no-output-price', null]);
+  });
+
   it.each([
     ['taken off the joint cost', '900', ['540', '360']],
     ['income', '1000', ['600', '400']],

@@ -3,11 +3,13 @@ import { difference, type Figure, multiplied, ofMissingRow, quotient, shareOf, s
 import { BATCH, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { batch } from '../batch.js';
 import { productCost } from '../product-cost.js';
+import { bestUse } from './best-use.js';
 import {
   finalSales,
   furtherCost,
   mainOutputs,
   netRealisableValue,
+  outputsOf,
   type Process,
   quantityOf,
   valueAt,
@@ -24,6 +26,7 @@ export interface JointBatch {
   readonly furtherCosts: Figure;
   readonly profit: Figure;
   readonly margin: Figure;
+  readonly bestProfit: Figure;
 }
 
 /** Joint cost = as typed, else what a batch of the product that it is costed by costs before overhead. */
@@ -48,6 +51,7 @@ export const jointBatch: Calculation<JointBatch> = {
     furtherCosts: 'What the main products cost from split-off on.',
     profit: 'What the batch leaves before overhead.',
     margin: 'That in percent of the sales of the main products.',
+    bestProfit: 'What the batch leaves before overhead where each output is put to its best use.',
   },
   work(sheet, id) {
     const process = sheet.row('jointProcess', id);
@@ -62,6 +66,7 @@ export const jointBatch: Calculation<JointBatch> = {
         furtherCosts: gone,
         profit: gone,
         margin: gone,
+        bestProfit: gone,
       };
     }
     const named = (name: string) => ({ name, subject: process.name });
@@ -90,9 +95,16 @@ export const jointBatch: Calculation<JointBatch> = {
       furtherCosts,
       profit,
       margin: shareOf(named('Margin'), profit, sales),
+      bestProfit: bestProfit(sheet, process, jointCost),
     };
   },
 };
+
+function bestProfit(sheet: Sheet, { id, name: subject }: Process, jointCost: Figure): Figure {
+  const worths = outputsOf(sheet, id).map((output) => sheet.read(bestUse, output.id).worth);
+  const brought = sum({ name: 'All outputs by their best use', subject }, jointCost.unit, worths);
+  return difference({ name: 'Profit by the best uses', subject }, brought, jointCost);
+}
 
 /** What one output of a joint batch bears, and what it leaves. */
 export interface JointShare {

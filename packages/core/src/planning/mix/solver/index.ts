@@ -2,6 +2,7 @@ export type { OtherAsGood } from './as-good.js';
 export type { CurvePoint } from './curve.js';
 export { explainMix, type MixExplanation } from './explain-mix.js';
 export { gainCurve } from './gain-curve.js';
+export { type HoursWorth, worthOfHours } from './hours-worth.js';
 export type { LimitChange, LimitWorth } from './limit-worth.js';
 export type { MixLimit } from './limits.js';
 export { MIX_FILE_FORMATS, mixFile, type MixFileFormat } from './mix-files.js';
