@@ -76,6 +76,10 @@ export class Settings extends WeekdaysRow {
   @DecimalText({ label: 'Normal productive hours per month', above: '0', to: '1000000', nullable: true })
   normalLabourHoursPerMonth: string | null = null;
 
+  /** What is paid back on loans in a month: no cost, but cash that has to be earned. */
+  @DecimalText({ label: 'Loan repayments a month', from: '0', to: '1000000000' })
+  repaymentsPerMonth = '0';
+
   /** Whether the plan makes whole batches only: for hours and materials needed. Unit costs count batches in fractions. */
   @Flag({ label: 'Plan in whole batches' })
   wholeBatches = false;

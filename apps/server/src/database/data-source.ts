@@ -27,6 +27,7 @@ import { WholeBatches1766300000000 } from './migrations/1766300000000-whole-batc
 import { SentQuotes1766400000000 } from './migrations/1766400000000-sent-quotes.js';
 import { CostsOfAYear1766500000000 } from './migrations/1766500000000-costs-of-a-year.js';
 import { PartsOfDecisions1766600000000 } from './migrations/1766600000000-parts-of-decisions.js';
+import { PaidInCash1766700000000 } from './migrations/1766700000000-paid-in-cash.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -57,6 +58,7 @@ const MIGRATIONS = [
   SentQuotes1766400000000,
   CostsOfAYear1766500000000,
   PartsOfDecisions1766600000000,
+  PaidInCash1766700000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

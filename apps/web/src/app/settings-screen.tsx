@@ -71,6 +71,9 @@ export function SettingsScreen() {
           {field('bufferPercent', '% on top')}
         </Fields>
         <p className="text-soft">Each material can override this. Open days and normal hours are set under Run.</p>
+        <h2 className="text-section mt-6">Cash</h2>
+        <Fields>{field('repaymentsPerMonth', settings.currency)}</Fields>
+        <p className="text-soft">A break-even in cash covers them too.</p>
         <div className="mt-6">
           <RatesGrid />
         </div>

@@ -57,6 +57,7 @@ export function RunningCostDetail({ id }: { readonly id: string }) {
         <RowField kind="runningCost" id={id} field="poolId" words={{ '': 'none: production' }} />
         <RowField kind="runningCost" id={id} field="startsOn" placeholder="always" />
         <RowField kind="runningCost" id={id} field="endsOn" placeholder="open" />
+        {!isVariable && <RowField kind="runningCost" id={id} field="paidInCash" />}
         <RowField kind="runningCost" id={id} field="accountCode" />
         <RowField kind="runningCost" id={id} field="taxPercent" suffix="%" placeholder="none" />
         <RowField kind="runningCost" id={id} field="taxInside" />

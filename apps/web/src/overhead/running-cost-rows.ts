@@ -108,6 +108,7 @@ export function moreRunningCostColumns(locale: string): Column<Row, RunningCostP
     own('driver', DRIVER_WORDS),
     own('endsOn'),
     own('dueMonth'),
+    { ...own('paidInCash'), applies: (row) => row?.behaviour !== 'variable' },
     own('accountCode'),
     own('taxPercent'),
     own('taxInside'),

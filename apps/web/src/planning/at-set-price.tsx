@@ -6,7 +6,7 @@ import { LeadFigure } from '../figures/lead-figure.js';
 
 interface AtSetPriceProps {
   readonly pointId: string;
-  readonly against: 'ofBook' | 'ofShare';
+  readonly against: 'ofBook' | 'ofShare' | 'ofCash';
   readonly unit: string;
   readonly currency: string;
 }

@@ -14,7 +14,7 @@ export interface ComparedPrice {
 
 interface BreakEvenChartProps {
   readonly prices: readonly ComparedPrice[];
-  readonly against: 'ofBook' | 'ofShare';
+  readonly against: 'ofBook' | 'ofShare' | 'ofCash';
   readonly unit: string;
 }
 

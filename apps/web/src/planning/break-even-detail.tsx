@@ -18,7 +18,16 @@ import { Empty } from '../figures/empty.js';
 import { ScreenLink } from '../figures/screen-link.js';
 
 type Row = StoredRow<'candidatePrice'>;
-type Against = 'ofBook' | 'ofShare';
+const AGAINST = {
+  ofBook: 'all fixed costs, from this product alone',
+  ofShare: 'its own share of the fixed costs',
+  ofCash: 'what of all is paid in cash',
+} as const;
+type Against = keyof typeof AGAINST;
+
+/** How a choice stands in the address; the first one needs no word there. */
+const ADDRESS_WORDS: Readonly<Record<Against, string | null>> = { ofBook: null, ofShare: 'share', ofCash: 'cash' };
+const CHOICES = Object.keys(AGAINST) as Against[];
 
 /** The break-even of one product in one channel at candidate prices side by side, kept in the book. */
 export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
@@ -27,7 +36,8 @@ export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
   const point = useRow('pricePoint', sale.pointId);
   const ofProduct = useRowsOf('candidatePrice', 'productId', productId);
   const [parameters, setParameters] = useSearchParams();
-  const against: Against = parameters.get('against') === 'share' ? 'ofShare' : 'ofBook';
+  const asked = parameters.get('against');
+  const against = CHOICES.find((choice) => ADDRESS_WORDS[choice] === asked) ?? 'ofBook';
   const { locale, currency } = useSettings();
   const channelId = point?.channelId;
   const candidates = useMemo(() => ofProduct.filter((row) => row.channelId === channelId), [ofProduct, channelId]);
@@ -109,7 +119,7 @@ export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
       <p className="mb-1">How many must be sold in a month before you make a profit (break-even)?</p>
       <fieldset className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <legend className="text-soft">To cover</legend>
-        {(['ofBook', 'ofShare'] as const).map((choice) => (
+        {CHOICES.map((choice) => (
           <label key={choice} className="flex items-center gap-2">
             <input
               type="radio"
@@ -119,15 +129,16 @@ export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
               onChange={() =>
                 setParameters(
                   (known) => {
-                    if (choice === 'ofShare') known.set('against', 'share');
-                    else known.delete('against');
+                    const word = ADDRESS_WORDS[choice];
+                    if (word === null) known.delete('against');
+                    else known.set('against', word);
                     return known;
                   },
                   { replace: true },
                 )
               }
             />
-            {choice === 'ofBook' ? 'all fixed costs, from this product alone' : 'its own share of the fixed costs'}
+            {AGAINST[choice]}
           </label>
         ))}
       </fieldset>
@@ -167,7 +178,23 @@ function FixedCost({ against, priceId, currency }: FixedCostProps) {
   if (figure === undefined) return null;
   return (
     <p className="mt-1 mb-3">
-      Fixed cost to cover: <Amount figure={figure} digits={2} className="font-semibold" /> {currency} a month
+      {against === 'ofCash' ? 'Cash to cover: ' : 'Fixed cost to cover: '}
+      <Amount figure={figure} digits={2} className="font-semibold" /> {currency} a month
+      {against === 'ofCash' && <CashBeside currency={currency} />}
     </p>
+  );
+}
+
+/** What of the fixed costs is not paid in cash, and what is paid back on loans. */
+function CashBeside({ currency }: { readonly currency: string }) {
+  const view = useView('cashCosts', 'book');
+  if (view === undefined) return null;
+  return (
+    <span className="block text-soft">
+      Without <Amount figure={view.notPaid} digits={2} /> {currency} that is not paid in cash:{' '}
+      <ScreenLink to="run">running costs</ScreenLink> that are said not to be, and wear over years. With{' '}
+      <Amount figure={view.repayments} digits={2} /> {currency} of{' '}
+      <ScreenLink to="settings">loan repayments</ScreenLink>.
+    </span>
   );
 }

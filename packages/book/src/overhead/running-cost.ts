@@ -1,4 +1,4 @@
-import { Choice, Day, DecimalText, Name, Reference, TaxedRow, Text, WholeNumber } from '../fields/index.js';
+import { Choice, Day, DecimalText, Flag, Name, Reference, TaxedRow, Text, WholeNumber } from '../fields/index.js';
 
 export const RHYTHMS = ['day', 'week', 'month', 'quarter', 'year', 'one-off'] as const;
 export type Rhythm = (typeof RHYTHMS)[number];
@@ -51,6 +51,10 @@ export class RunningCost extends TaxedRow {
   /** The month in which a yearly bill comes; a quarterly one comes then and every three months after. */
   @WholeNumber({ label: 'Due in month', from: 1, to: 12, nullable: true })
   dueMonth: number | null = null;
+
+  /** False for depreciation and what else is no payment: a break-even in cash leaves it out. */
+  @Flag({ label: 'Paid in cash' })
+  paidInCash = true;
 
   @Text({ label: 'Account code' })
   accountCode = '';

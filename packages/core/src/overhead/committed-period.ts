@@ -110,7 +110,7 @@ export const committedEquipment: Calculation<{ perMonth: Figure; idleHours: Figu
     const { planned } = sheet.read(driverVolume, machineDriver(id));
     return {
       perMonth: sum(named('Committed cost of equipment'), perMonth, [
-        ...(wearsByYears(row) && row.purchasePrice !== null ? [wearOfAMonth(sheet, row)] : []),
+        ...wearOfAMonth(sheet, row),
         ...aMonth('Upkeep a month', yearlyUpkeepOf(sheet, row)),
         ...aMonth('Floor a month', floorOfAYear(sheet, row)),
       ]),
@@ -119,13 +119,15 @@ export const committedEquipment: Calculation<{ perMonth: Figure; idleHours: Figu
   },
 };
 
-function wearOfAMonth(sheet: Sheet, row: RowOf<'equipment'>): Figure {
+/** What a machine whose life is in years loses in a month; empty for any other, or without a purchase price. */
+export function wearOfAMonth(sheet: Sheet, row: RowOf<'equipment'>): Figure[] {
+  if (!wearsByYears(row) || row.purchasePrice === null) return [];
   const named = (name: string) => ({ name, subject: row.name });
   const price = sheet.input('equipment', row, 'purchasePrice', { ...named('Purchase price'), unit: money(sheet) });
   const residual = sheet.input('equipment', row, 'residualValue', { ...named('Resale value'), unit: money(sheet) });
   const years = sheet.input('equipment', row, 'lifeYears', { ...named('Life'), unit: YEAR });
   const months = multiplied(named('Months of its life'), years, MONTHS_A_YEAR);
-  return quotient(named('Wear a month'), difference(named('Lost over its life'), price, residual), months);
+  return [quotient(named('Wear a month'), difference(named('Lost over its life'), price, residual), months)];
 }
 
 /** What comes in a month whatever is made and sold. */

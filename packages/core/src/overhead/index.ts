@@ -1,6 +1,7 @@
 import type { Calculation } from '../sheet/index.js';
 import { absorbedMonth } from './absorbed-month.js';
 import { chargeOut } from './charge-out-rate.js';
+import { cashCosts } from './cash-costs.js';
 import { committedPay, committedEquipment, fixedCosts } from './committed-period.js';
 import { costMonth, costYear } from './cost-month.js';
 import { departmentCost, serviceShare } from './department-cost.js';
@@ -16,6 +17,7 @@ import { workNeeded } from './work-needed.js';
 import { lotUse, overheadLot, overheadTotals, unassignedCost } from './shared-out.js';
 
 export { absorbedMonth } from './absorbed-month.js';
+export { cashCosts } from './cash-costs.js';
 export { chargeOut } from './charge-out-rate.js';
 export {
   committedGrades,
@@ -68,6 +70,7 @@ export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [
   overhead,
   committedPay,
   committedEquipment,
+  cashCosts,
   fixedCosts,
   chargeOut,
   absorbedMonth,

@@ -1,3 +1,4 @@
+import type { BookBuilder } from '@nuvar/book/demo';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { amount, evaluated, workshop } from '../testing/evaluated.js';
@@ -122,5 +123,61 @@ describe('a break-even in steps of fixed cost', () => {
       }),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('a break-even in cash', () => {
+  const inCash = (
+    rent: object,
+    settings: Record<string, string> = {},
+    more: (book: BookBuilder) => void = () => undefined,
+  ) => {
+    const { rows, point } = workshop({
+      settings,
+      labourGrade: { wagePerHour: '0' },
+      supplierPrice: { price: '200' },
+      runningCost: { amount: '500', ...rent },
+      more: (book) => {
+        book.add('runningCost', { name: 'Depreciation of the van', amount: '120', paidInCash: false });
+        more(book);
+      },
+    });
+    const evaluation = evaluated(rows);
+    const of = (key: string) => amount(evaluation, `${key}/${point}/exactUnits`);
+    const fixed = amount(evaluation, `breakEvenOfCash/${point}/fixedCost`);
+    return { all: of('breakEvenOfBook'), cash: of('breakEvenOfCash'), fixed };
+  };
+
+  it('leaves out what is not paid and adds what is paid back', () => {
+    // 20.00 less 10.00 of material leaves 10.00: 620 / 10 in all; 500 and 80 of a loan are cash.
+    expect(inCash({})).toEqual({ all: '62', cash: '50', fixed: '500' });
+    expect(inCash({}, { repaymentsPerMonth: '80' })).toEqual({ all: '62', cash: '58', fixed: '580' });
+    expect(inCash({ paidInCash: false })).toEqual({ all: '62', cash: '0', fixed: '0' });
+  });
+
+  it('leaves out wear over years, and no wear by the hour', () => {
+    const machine = (fields: object) => (book: BookBuilder) =>
+      void book.add('equipment', { name: 'Press', purchasePrice: '3600', ...fields });
+    const byYears = machine({ lifeYears: '5', hoursPerYear: '600', upkeepPerYear: '240' });
+    // 60 of wear and 20 of upkeep a month beside 620.
+    expect(inCash({}, {}, byYears)).toEqual({ all: '70', cash: '52', fixed: '520' });
+    expect(inCash({}, {}, machine({ lifeHours: '3000' }))).toEqual({ all: '62', cash: '50', fixed: '500' });
+  });
+
+  it('counts the steps of what is paid, and none of what is not', () => {
+    const steps = (paidInCash: boolean) => (book: BookBuilder) => {
+      const runningCostId = book.add('runningCost', {
+        name: 'Store',
+        amount: null,
+        behaviour: 'stepped',
+        driver: 'units',
+        paidInCash,
+      });
+      book.add('costStep', { runningCostId, upTo: '60', amount: '200' });
+      book.add('costStep', { runningCostId, upTo: null, amount: '400' });
+    };
+    // In all 620 + 200 = 82 units is beyond the step, 620 + 400 = 102. In cash 500 + 200 = 70 is beyond it, 90.
+    expect(inCash({}, {}, steps(true))).toEqual({ all: '102', cash: '90', fixed: '900' });
+    expect(inCash({}, {}, steps(false))).toEqual({ all: '102', cash: '50', fixed: '500' });
   });
 });

@@ -1,6 +1,6 @@
 import { constant, difference, type Figure, isWhole, missing, multiplied, quotient, rounded } from '../figure/index.js';
 import { compared, type Decimal, isPositive, ONE, roundToStep } from '../number/index.js';
-import type { Calculation } from '../sheet/index.js';
+import type { Calculation, Sheet } from '../sheet/index.js';
 import { candidateSale } from './candidate-sale.js';
 import { type FixedCostStep, fixedCostSteps } from './fixed-cost-steps.js';
 import { planningGap } from './gaps.js';
@@ -29,11 +29,16 @@ export const breakEvenSteps: Calculation<{ readonly steps: readonly BreakEvenSte
   work(sheet, candidateId) {
     const row = sheet.row('candidatePrice', candidateId) ?? sheet.row('pricePoint', candidateId);
     if (row === undefined) return { steps: [] };
-    const { contribution } = sheet.read(candidateSale, candidateId);
     const found = fixedCostSteps(sheet, row.productId, periodCostsWith(sheet, row.channelId));
-    return { steps: found.map((step, index) => breakEvenStep(step, found[index + 1], contribution)) };
+    return { steps: stepsAt(sheet, candidateId, found) };
   },
 };
+
+/** The break-even of a candidate price in each step of a fixed cost. */
+export function stepsAt(sheet: Sheet, candidateId: string, steps: readonly FixedCostStep[]): readonly BreakEvenStep[] {
+  const { contribution } = sheet.read(candidateSale, candidateId);
+  return steps.map((step, index) => breakEvenStep(step, steps[index + 1], contribution));
+}
 
 function breakEvenStep(step: FixedCostStep, next: FixedCostStep | undefined, contribution: Figure): BreakEvenStep {
   const { upTo, fixedCost } = step;

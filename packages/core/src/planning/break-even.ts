@@ -1,12 +1,13 @@
 import { choice, type Figure, type Gap, missing, multiplied, quotient, rounded, sum } from '../figure/index.js';
 import { minorDigits, minorUnit } from '../money/index.js';
 import { compared, type Decimal, fixedDigits, isPositive, ONE } from '../number/index.js';
-import { openDays } from '../overhead/index.js';
+import { cashCosts, openDays } from '../overhead/index.js';
 import { plannedAt, plannedUnits } from '../production/index.js';
 import { saleTerms, unitBehaviour } from '../selling/index.js';
 import { bookCurrency, type Calculation, numberIn, type Sheet, WHOLE_BOOK } from '../sheet/index.js';
-import { breakEvenSteps } from './break-even-steps.js';
+import { type BreakEvenStep, breakEvenSteps, stepsAt } from './break-even-steps.js';
 import { candidateSale } from './candidate-sale.js';
+import { fixedCostSteps } from './fixed-cost-steps.js';
 import { planningGap } from './gaps.js';
 import { periodCostsWith } from './period-costs.js';
 
@@ -41,25 +42,41 @@ export const breakEvenOfBook: Calculation<BreakEven> = {
   work(sheet, candidateId) {
     const total = periodCostsWith(sheet, channelOf(sheet, candidateId));
     const fixedCost = choice('Fixed cost per month', total, 'all fixed costs of the book');
-    const { steps } = sheet.read(breakEvenSteps, candidateId);
-    const { contribution } = sheet.read(candidateSale, candidateId);
-    if (steps.length === 0 || statedResult(sheet, contribution, fixedCost) !== null)
-      return breakEven(sheet, candidateId, fixedCost);
-    const inside = steps.find(({ units }) => units.amount !== null);
-    if (inside !== undefined) {
-      const ofStep = choice('Fixed cost per month', inside.fixedCost, 'of the first step that breaks even');
-      return breakEven(sheet, candidateId, ofStep);
-    }
-    const gap = [...contribution.gaps, ...total.gaps][0] ?? planningGap('no-break-even-in-steps', null);
-    const unitsPerMonth = fixedCost.unit.per(contribution.unit);
-    return atUnits(
-      sheet,
-      candidateId,
-      fixedCost,
-      missing({ name: 'Break-even units', unit: unitsPerMonth }, gap, [fixedCost]),
-    );
+    return inSteps(sheet, candidateId, fixedCost, sheet.read(breakEvenSteps, candidateId).steps);
   },
 };
+
+/**
+ * Break-even in cash of a candidate price: the fixed cost of the book, less what of it is not paid in cash, with the repayments
+ * of loans. Steps count as in `breakEvenOfBook`. What changes with a unit stays as it costs.
+ */
+export const breakEvenOfCash: Calculation<BreakEven> = {
+  name: 'breakEvenOfCash',
+  meanings: { ...MEANINGS, fixedCost: 'The cash of a month to be covered: fixed costs that are paid, and repayments.' },
+  work(sheet, candidateId) {
+    const row = sheet.row('candidatePrice', candidateId) ?? sheet.row('pricePoint', candidateId);
+    const total = periodCostsWith(sheet, channelOf(sheet, candidateId));
+    const paid = sum('Fixed cost paid in cash', total.unit, [total, sheet.read(cashCosts, WHOLE_BOOK).more]);
+    const steps = fixedCostSteps(sheet, row?.productId ?? '', paid, ({ paidInCash }) => paidInCash);
+    const fixedCost = choice('Fixed cost per month', paid, 'what of it is paid in cash, with repayments');
+    return inSteps(sheet, candidateId, fixedCost, stepsAt(sheet, candidateId, steps));
+  },
+};
+
+/** The break-even against a fixed cost: the first that lies inside its own step, where it goes in steps. */
+function inSteps(sheet: Sheet, candidateId: string, fixedCost: Figure, steps: readonly BreakEvenStep[]): BreakEven {
+  const { contribution } = sheet.read(candidateSale, candidateId);
+  if (steps.length === 0 || statedResult(sheet, contribution, fixedCost) !== null)
+    return breakEven(sheet, candidateId, fixedCost);
+  const inside = steps.find(({ units }) => units.amount !== null);
+  if (inside !== undefined) {
+    const ofStep = choice('Fixed cost per month', inside.fixedCost, 'of the first step that breaks even');
+    return breakEven(sheet, candidateId, ofStep);
+  }
+  const gap = [...contribution.gaps, ...fixedCost.gaps][0] ?? planningGap('no-break-even-in-steps', null);
+  const leaf = { name: 'Break-even units', unit: fixedCost.unit.per(contribution.unit) };
+  return atUnits(sheet, candidateId, fixedCost, missing(leaf, gap, [fixedCost]));
+}
 
 /** The channel of a candidate price, or of a set price. */
 const channelOf = (sheet: Sheet, id: string): string =>

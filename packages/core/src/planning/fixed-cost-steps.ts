@@ -23,14 +23,21 @@ interface Stepped {
 /**
  * The steps of the fixed cost of a month by the units of one product alone: each stepped running cost counts with the amount of
  * the step that so many units reach by its driver, limits included. Beyond the last step of a cost nothing is known, so the
- * steps end there. Empty where nothing goes in steps.
+ * steps end there. Empty where nothing goes in steps. `total` holds the stepped costs that count, as planned.
  */
-export function fixedCostSteps(sheet: Sheet, productId: string, total: Figure): readonly FixedCostStep[] {
-  const stepped = steppedCosts(sheet).flatMap((row): Stepped[] => {
-    const steps = stepsOfMonth(sheet, row);
-    const use = driverUse(sheet, productId, row.driver)?.amount ?? ZERO;
-    return steps.length === 0 ? [] : [{ row, steps, use }];
-  });
+export function fixedCostSteps(
+  sheet: Sheet,
+  productId: string,
+  total: Figure,
+  counts: (row: RowOf<'runningCost'>) => boolean = () => true,
+): readonly FixedCostStep[] {
+  const stepped = steppedCosts(sheet)
+    .filter(counts)
+    .flatMap((row): Stepped[] => {
+      const steps = stepsOfMonth(sheet, row);
+      const use = driverUse(sheet, productId, row.driver)?.amount ?? ZERO;
+      return steps.length === 0 ? [] : [{ row, steps, use }];
+    });
   if (stepped.length === 0) return [];
   const perMonth = money(sheet).per(MONTH);
   const asPlanned = sum(

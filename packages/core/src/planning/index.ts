@@ -1,5 +1,5 @@
 import type { Calculation } from '../sheet/index.js';
-import { breakEvenOfBook, breakEvenOfShare } from './break-even.js';
+import { breakEvenOfBook, breakEvenOfCash, breakEvenOfShare } from './break-even.js';
 import { breakEvenOfStep, breakEvenSteps } from './break-even-steps.js';
 import { candidateSale } from './candidate-sale.js';
 import { coverage } from './coverage.js';
@@ -13,7 +13,7 @@ import { periodProfit } from './period-profit.js';
 import { productMonth } from './product-month.js';
 
 export { PLANNING_GAPS } from './gaps.js';
-export { breakEvenOfBook, breakEvenOfShare, type BreakEven } from './break-even.js';
+export { breakEvenOfBook, breakEvenOfCash, breakEvenOfShare, type BreakEven } from './break-even.js';
 export { breakEvenOfStep, breakEvenSteps, type BreakEvenStep } from './break-even-steps.js';
 export { candidateSale } from './candidate-sale.js';
 export { periodCosts } from './period-costs.js';
@@ -29,6 +29,7 @@ export { orderOption, orderQuantities, type OrderOption } from './order-quantity
 export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   candidateSale,
   breakEvenOfBook,
+  breakEvenOfCash,
   breakEvenOfShare,
   breakEvenSteps,
   breakEvenOfStep,

@@ -56,6 +56,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   comparedShipments: 'shipment',
   labourRate: 'labourGrade',
   equipment: 'equipment',
+  cashCosts: null,
   labourYear: 'labourGrade',
   equipmentYear: 'equipment',
   run: 'equipmentRun',

@@ -1,6 +1,7 @@
 import { fullCost } from '../costing/index.js';
 import {
   breakEvenOfBook,
+  breakEvenOfCash,
   breakEvenOfShare,
   breakEvenOfStep,
   type BreakEvenStep,
@@ -114,6 +115,7 @@ export interface CandidateView {
   readonly contribution: FigureView;
   readonly ofBook: BreakEvenFigures;
   readonly ofShare: BreakEvenFigures;
+  readonly ofCash: BreakEvenFigures;
   /** Every break-even where the fixed cost of the book goes in steps; empty where nothing does. */
   readonly steps: readonly BreakEvenStepView[];
 }
@@ -145,6 +147,7 @@ export function candidateView(evaluation: Evaluation, candidateId: string): Cand
     ...shownAll(evaluation, candidateSale, candidateId, ['price', 'beforeTax', 'contribution']),
     ofBook: shownAll(evaluation, breakEvenOfBook, candidateId, BREAK_EVEN_FIGURES),
     ofShare: shownAll(evaluation, breakEvenOfShare, candidateId, BREAK_EVEN_FIGURES),
+    ofCash: shownAll(evaluation, breakEvenOfCash, candidateId, BREAK_EVEN_FIGURES),
     steps: evaluation
       .read(breakEvenSteps, candidateId)
       .steps.map((_step, index) => breakEvenStepView(evaluation, candidateId, index)),

@@ -1,7 +1,7 @@
-import { overheadTotals, poolCost, productDriverUse } from '../overhead/index.js';
+import { cashCosts, overheadTotals, poolCost, productDriverUse } from '../overhead/index.js';
 import { mixVolumes } from '../planning/index.js';
 import { equipmentRate, labourRate } from '../production/index.js';
-import type { Evaluation } from '../sheet/index.js';
+import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
 import { absorbedView } from './absorbed-view.js';
 import { activitiesView } from './activities-view.js';
 import { batchSizesView } from './batch-sizes-view.js';
@@ -118,6 +118,8 @@ export const VIEWS = {
   shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),
+  cashCosts: (evaluation: Evaluation, _id: string) =>
+    shownAll(evaluation, cashCosts, WHOLE_BOOK, ['notPaid', 'repayments']),
   labourYear: (evaluation: Evaluation, id: string) => labourYearView(evaluation, id),
   equipmentYear: (evaluation: Evaluation, id: string) => equipmentYearView(evaluation, id),
   run: (evaluation: Evaluation, id: string) => loadView(evaluation, id),
