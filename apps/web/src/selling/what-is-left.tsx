@@ -84,6 +84,18 @@ export function WhatIsLeft({ point }: { readonly point: StoredRow<'pricePoint'> 
         <tbody>
           <FigureLine label="Margin" figure={view.margin} unit="% of the net revenue" digits={1} />
           <FigureLine label="Markup" figure={view.markup} unit="% of full cost" digits={1} />
+          <FigureLine label="Above production cost" figure={view.markups.onProductionCost} unit="% of it" digits={1} />
+          <FigureLine label="Above variable cost" figure={view.markups.onVariableCost} unit="% of it" digits={1} />
+          <FigureLine label="Above direct materials" figure={view.markups.onMaterials} unit="% of them" digits={1} />
+          {view.parcels.map(({ name, charged, byVolume }) => (
+            <FigureLine
+              key={name}
+              label={`Weight charged, ${name}`}
+              figure={charged}
+              unit={byVolume !== null && byVolume.amount === charged.amount ? 'kg, by volume' : 'kg'}
+              digits={3}
+            />
+          ))}
           <FigureLine
             label="Each paid hour leaves, your own time left out"
             figure={view.perPaidHour}

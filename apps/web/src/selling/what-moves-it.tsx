@@ -10,6 +10,7 @@ import { Empty } from '../figures/empty.js';
 import { decimalSign, typedText, unitWords, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 import { useWriteRange } from './input-range.js';
+import { UnitsAfterChange } from './units-after-change.js';
 
 /** Which inputs move the profit of a price most, each alone, as bars to both sides of today's profit; pressing one leads to it. */
 export function WhatMovesIt({ point }: { readonly point: StoredRow<'pricePoint'> }) {
@@ -58,6 +59,7 @@ export function WhatMovesIt({ point }: { readonly point: StoredRow<'pricePoint'>
           </tbody>
         </table>
       </div>
+      <UnitsAfterChange point={point} />
     </>
   );
 }

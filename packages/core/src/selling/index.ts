@@ -1,4 +1,5 @@
 import type { Calculation } from '../sheet/index.js';
+import { chargedParcel } from './dispatch/charged-parcel.js';
 import { parcel } from './dispatch/parcel.js';
 import { channelTake, feeAtPrice } from './fees/channel-take.js';
 import { periodFees } from './fees/period-fees.js';
@@ -9,7 +10,9 @@ import { landedSale } from './landed-sale.js';
 import { netRealisable } from './net-realisable.js';
 import { exactPriceOnStretch, priceLimits } from './price-limits.js';
 import { pricePoint } from './price-point.js';
+import { markupBases } from './markup-bases.js';
 import { priceRatios } from './price-ratios.js';
+import { sameResult } from './same-result.js';
 import { salesPerMonth } from './sales-per-month.js';
 import { quotedOption } from './quotes/quote-option.js';
 import { quotedPlan } from './quotes/quoted-plan.js';
@@ -38,7 +41,10 @@ export { targetAnswers } from './target-answers.js';
 export { contributionAt, listedPriceForTarget, reachesTarget } from './without-working.js';
 export { pricePoint } from './price-point.js';
 export { channelUnitCost, unitBehaviour, unitCostOf } from './unit-cost.js';
+export { chargedParcel } from './dispatch/charged-parcel.js';
+export { markupBases } from './markup-bases.js';
 export { priceRatios } from './price-ratios.js';
+export { sameResult } from './same-result.js';
 export { contributionOf, netProceedsAt } from './sale.js';
 export { saleTerms, type SaleTerms } from './sale-terms.js';
 export { salesPerMonth } from './sales-per-month.js';
@@ -81,6 +87,8 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   channelUnitCost,
   pricePoint,
   priceRatios,
+  markupBases,
+  sameResult,
   priceLimits,
   exactPriceOnStretch,
   salesPerMonth,
@@ -89,6 +97,7 @@ export const SELLING_CALCULATIONS: readonly Calculation<unknown>[] = [
   feeAtPrice,
   channelTake,
   parcel,
+  chargedParcel,
   periodFees,
   plannedInChannel,
   saleLines,

@@ -71,6 +71,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   strip: 'pricePoint',
   saleLeft: 'pricePoint',
   bottleneck: 'pricePoint',
+  sameResult: 'pricePoint',
   productSales: 'product',
   discounts: 'pricePoint',
   targetCost: 'pricePoint',
@@ -122,7 +123,7 @@ const askedAs = (name: ViewName, id: string, first: string, { sheet }: Evaluatio
 
 const TRIES: ReadonlySet<string> = new Set([
   ...['sensitivity', 'targetCost', 'chance', 'comingFees'],
-  ...['saleLeft', 'discounts', 'productSales', 'bottleneck'],
+  ...['saleLeft', 'discounts', 'productSales', 'bottleneck', 'sameResult'],
 ]);
 
 function everyFigure(evaluation: Evaluation): Shown[] {

@@ -1,12 +1,16 @@
 import type { Figure } from '../figure/index.js';
 import { decimal } from '../number/index.js';
 import {
+  chargedParcel,
   dearerOrder,
+  fulfillerOf,
+  markupBases,
   orderThresholds,
   perBottleneck,
   returnsInAll,
   type ReturnsInAll,
   saleFee,
+  sameResult,
   saleLines,
   type SaleLines,
   setPrice,
@@ -44,6 +48,9 @@ export interface SaleLeftView {
   readonly dearerOrders: readonly DearerOrder[];
   readonly margin: FigureView;
   readonly markup: FigureView;
+  readonly markups: Readonly<Record<(typeof MARKUPS)[number], FigureView>>;
+  /** The weight that is charged for one unit, by each carrier and each fee that goes by weight. */
+  readonly parcels: readonly ParcelView[];
   readonly thresholds: Readonly<Record<(typeof THRESHOLDS)[number], FigureView>> & {
     readonly smallestForMargin: FigureView | null;
   };
@@ -52,6 +59,16 @@ export interface SaleLeftView {
   /** Contribution for each paid hour, the owner's own time left out. */
   readonly perPaidHour: FigureView;
 }
+
+/** The weight of one unit by a carrier table or a fee; by volume where that counts. */
+export interface ParcelView {
+  readonly name: string;
+  readonly weight: FigureView;
+  readonly byVolume: FigureView | null;
+  readonly charged: FigureView;
+}
+
+const MARKUPS = ['onMaterials', 'onVariableCost', 'onProductionCost'] as const;
 
 const BEFORE_FEES: readonly (readonly [keyof SaleLines, SaleLineRole])[] = [
   ['listPrice', 'start'],
@@ -136,6 +153,8 @@ export function saleLeftView(evaluation: Evaluation, pointId: string): SaleLeftV
   return {
     lines: [...BEFORE_FEES.map(line), ...fees, ...AFTER_FEES.map(line)].filter(isThere),
     ...shownAll(evaluation, saleLines, at('unit'), ['margin', 'markup']),
+    markups: shownAll(evaluation, markupBases, pointId, MARKUPS),
+    parcels: parcelsOf(evaluation, pointId),
     columns,
     margins: byScale((scale) => shown(evaluation, saleLines, at(scale), 'margin')),
     dearerOrders: sheet.rowsOf('quantityBreak', 'pricePointId', pointId).flatMap(({ id, fromQuantity }) => {
@@ -161,6 +180,38 @@ export function saleLeftView(evaluation: Evaluation, pointId: string): SaleLeftV
     perPaidHour: shown(evaluation, perBottleneck, `${pointId}@paid`, 'contribution'),
   };
 }
+
+const BY_WEIGHT = new Set(['weight', 'size']);
+
+function parcelsOf(evaluation: Evaluation, pointId: string): ParcelView[] {
+  const { sheet } = evaluation;
+  const { sold, taken } = evaluation.read(setPrice, pointId);
+  const channel = sold && sheet.row('channel', sold.point.channelId);
+  if (!sold || !channel) return [];
+  const tables = sheet
+    .rowsOf('postageShare', 'channelId', fulfillerOf(sheet, channel).id)
+    .map(({ tableId }) => tableId);
+  const rules = taken.flatMap(({ terms: { id } }) =>
+    BY_WEIGHT.has(sheet.row('feeRule', id)?.takenOf ?? '') ? [`feeRule.${id}`] : [],
+  );
+  return [...new Set(tables)]
+    .map((id) => `carrierTable.${id}`)
+    .concat(rules)
+    .map((source) => {
+      const [kind, rowId = ''] = source.split('.');
+      const id = `${sold.product.id}@${source}`;
+      const { byVolume } = evaluation.read(chargedParcel, id);
+      return {
+        name: sheet.row(kind === 'feeRule' ? 'feeRule' : 'carrierTable', rowId)?.name ?? '',
+        ...shownAll(evaluation, chargedParcel, id, ['weight', 'charged']),
+        byVolume: byVolume && shown(evaluation, chargedParcel as Calculation<{ byVolume: Figure }>, id, 'byVolume'),
+      };
+    });
+}
+
+/** Units that earn the same after a change; the id is "point@price%@cost@fixed". */
+export const sameResultView = (evaluation: Evaluation, id: string) =>
+  shownAll(evaluation, sameResult, id, ['contribution', 'exactUnits', 'units', 'change']);
 
 /** What a sale leaves for each hour of a bottleneck; the id is "point@equipment.id" or "point@labourGrade.id". */
 export const bottleneckView = (evaluation: Evaluation, id: string) =>

@@ -19,7 +19,7 @@ import { comingFeesView } from './coming-fees-view.js';
 import { chainView } from './chain-view.js';
 import { discountsView } from './discounts-view.js';
 import { productSalesView } from './product-sales-view.js';
-import { bottleneckView, saleLeftView } from './sale-left-view.js';
+import { bottleneckView, saleLeftView, sameResultView } from './sale-left-view.js';
 import { targetCostView } from './target-cost-view.js';
 import { channelView } from './channel-view.js';
 import { chargeOutView } from './charge-out-view.js';
@@ -134,6 +134,7 @@ export const VIEWS = {
   strip: (evaluation: Evaluation, id: string) => priceStripView(evaluation, id),
   saleLeft: (evaluation: Evaluation, id: string) => saleLeftView(evaluation, id),
   bottleneck: (evaluation: Evaluation, id: string) => bottleneckView(evaluation, id),
+  sameResult: (evaluation: Evaluation, id: string) => sameResultView(evaluation, id),
   productSales: (evaluation: Evaluation, id: string) => productSalesView(evaluation, id),
   discounts: (evaluation: Evaluation, id: string) => discountsView(evaluation, id),
   bundle: (evaluation: Evaluation, id: string) => bundleView(evaluation, id),

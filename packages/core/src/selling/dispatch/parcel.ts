@@ -1,5 +1,5 @@
 import type { RowOf } from '@nuvar/book';
-import { constant, type Figure, isWhole, largest, missing, multiplied, quotient } from '../../figure/index.js';
+import { constant, type Figure, isWhole, missing, multiplied, quotient } from '../../figure/index.js';
 import { compared, type Decimal } from '../../number/index.js';
 import { unit } from '../../quantity/index.js';
 import { type Calculation, type Sheet } from '../../sheet/index.js';
@@ -79,15 +79,6 @@ function measured(
     unit: of,
     whenEmpty: (place) => sellingGap('no-packed-measure', place, { name: name.toLowerCase(), subject }),
   });
-}
-
-/** The weight that is charged: the larger of the weight and of the volume over so many cm³ per kg; without those, the weight. */
-export function chargedWeight(sheet: Sheet, productId: string, divisor: Figure | null): Figure {
-  const { weight, cubic } = sheet.read(parcel, productId);
-  if (divisor === null) return weight;
-  const { subject } = weight;
-  const byVolume = quotient({ name: 'Weight by volume', subject }, cubic, divisor);
-  return largest({ name: 'Weight charged', subject }, [weight, byVolume], 'the larger of weight and volume weight');
 }
 
 /** The unit of a volume weight divisor: cubic centimetres that count as a kilogram of a unit of output. */

@@ -5,8 +5,8 @@ import { PERCENT } from '../../quantity/index.js';
 import { money, ORDER, type Sheet } from '../../sheet/index.js';
 import { sellingGap } from '../gaps.js';
 import { withTaxNotRecovered } from '../tax-on-fee.js';
+import { chargedParcel } from './charged-parcel.js';
 import type { SoldProduct } from './packing.js';
-import { chargedWeight, perKilogramOf } from './parcel.js';
 
 type Rate = RowOf<'carrierRate'>;
 
@@ -56,17 +56,9 @@ function rateFor(
     .sort((one, other) => compared(decimal(one.upToKilograms), decimal(other.upToKilograms)));
   if (table === undefined || rates.length === 0)
     return missing({ ...called, unit: perOrder }, sellingGap('no-carrier-zone', place, { subject, zone }));
-  const divisor =
-    table.volumeDivisor === null
-      ? null
-      : sheet.input('carrierTable', table, 'volumeDivisor', {
-          name: 'Volume weight',
-          subject,
-          unit: perKilogramOf(sheet, product.id),
-        });
   const weight = multiplied(
     { name: 'Weight of an order', subject: product.name },
-    chargedWeight(sheet, product.id, divisor),
+    sheet.read(chargedParcel, `${product.id}@carrierTable.${table.id}`).charged,
     unitsPerOrder,
   );
   if (!isWhole(weight))

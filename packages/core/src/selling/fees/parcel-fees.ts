@@ -13,7 +13,8 @@ import {
 import { compared, decimal } from '../../number/index.js';
 import { PERCENT, unit, type Unit } from '../../quantity/index.js';
 import { money, MONTH, type Sheet } from '../../sheet/index.js';
-import { chargedWeight, fitsWithin, KILOGRAM, parcel, perKilogramOf } from '../dispatch/parcel.js';
+import { chargedParcel } from '../dispatch/charged-parcel.js';
+import { fitsWithin, KILOGRAM, parcel } from '../dispatch/parcel.js';
 import { sellingGap } from '../gaps.js';
 import { bandRows } from './fee-bands.js';
 import type { FeeContext } from './fee-context.js';
@@ -32,15 +33,7 @@ export function ofParcel(
   const measures = sheet.read(parcel, productId);
   if (rule.takenOf === 'packaging weight') return multiplied(called, stated(KILOGRAM), measures.packaging);
   if (rule.takenOf === 'volume and month') return storage(sheet, rule, context, measures.litres, stated);
-  const divisor =
-    rule.volumeDivisor === null
-      ? null
-      : sheet.input('feeRule', rule, 'volumeDivisor', {
-          name: 'Volume weight',
-          subject: rule.name,
-          unit: perKilogramOf(sheet, productId),
-        });
-  const weight = chargedWeight(sheet, productId, divisor);
+  const weight = sheet.read(chargedParcel, `${productId}@feeRule.${rule.id}`).charged;
   if (rule.takenOf === 'size') return bySize(sheet, rule, context, measures.sides, weight);
   const bands = bandRows(sheet, rule);
   return bands.length === 0
