@@ -21,7 +21,7 @@ type Row = StoredRow<'candidatePrice'>;
 const AGAINST = {
   ofBook: 'all fixed costs, from this product alone',
   ofShare: 'its own share of the fixed costs',
-  ofCash: 'what of all is paid in cash',
+  ofCash: 'all that is paid in cash',
 } as const;
 type Against = keyof typeof AGAINST;
 

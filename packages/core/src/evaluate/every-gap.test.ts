@@ -22,6 +22,19 @@ const RAISED: readonly (readonly [code: string, fields: WorkshopFields, look?: L
     'no-hours-a-year',
     { more: (book, { product }) => machine(book, product, { purchasePrice: '1000', lifeYears: '5' }) },
   ],
+  [
+    'no-charge-in-price',
+    {
+      more: (book) =>
+        void book.add('shipment', { name: 'Hooks', date: '2026-10-01', deliveryTerm: 'CIF', currency: 'EUR' }),
+    },
+    (evaluation) => VIEWS.termPrices(evaluation, first(evaluation, 'shipment')),
+  ],
+  [
+    'no-delivery-term',
+    { more: (book) => void book.add('shipment', { name: 'Hooks', date: '2026-10-01', currency: 'EUR' }) },
+    (evaluation) => evaluation.figure(`priceUnderTerm/${first(evaluation, 'shipment')}@CIF/price`)?.gaps,
+  ],
   ['no-floor-cost', { more: (book, { product }) => machine(book, product, { floorSpace: '4', hoursPerYear: '500' }) }],
   ['no-paid-hours', { labourGrade: { holidayHoursPerYear: '200' } }],
   [

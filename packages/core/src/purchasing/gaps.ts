@@ -15,6 +15,8 @@ export const PURCHASING_GAPS = defineGaps({
     'no-common-unit': '{subject} is in {from} and cannot be counted together with what is in {to}',
     'no-charge-amount': 'no amount yet for {charge}',
     'no-charge': 'no {charge} yet for {shipment}; enter 0 where there is none',
+    'no-charge-in-price': 'the price of {subject} holds {charge}, and how much of it is not stated',
+    'no-delivery-term': 'no delivery term yet for {subject}',
     'no-specific-duty': 'no amount yet for the specific duty on {subject}',
     'no-duty-rate': 'no duty rate yet for {subject}',
     'rule-fits-no-more': 'the rule "{rule}" no longer fits this shipment; enter {charge} or remove it',

@@ -49,6 +49,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   orderNeeds: null,
   shipmentLine: 'shipmentLine',
   shipmentCharge: 'shipmentCharge',
+  termPrices: 'shipment',
   landedPrices: 'shipment',
   shipmentPosting: 'shipment',
   landedSales: 'shipment',

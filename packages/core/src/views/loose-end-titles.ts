@@ -14,6 +14,8 @@ export const LOOSE_END_TITLES: Readonly<Record<string, string>> = {
   'no-line-measure': 'Shipment lines without a weight or volume',
   'no-common-unit': 'Shipment lines that cannot be counted together',
   'no-charge-amount': 'Charges without an amount',
+  'no-charge-in-price': 'Charges in a price that are not stated',
+  'no-delivery-term': 'Shipments without a delivery term',
   'no-charge': 'Shipments without a charge of the buyer',
   'no-specific-duty': 'Shipment lines without their specific duty',
   'no-duty-rate': 'Shipment lines without a duty rate',

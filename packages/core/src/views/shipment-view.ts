@@ -1,4 +1,11 @@
-import { CHARGE_BASES, type ChargeBasis, type ChargeTreatment, type ChargeType } from '@nuvar/book';
+import {
+  CHARGE_BASES,
+  type ChargeBasis,
+  type ChargeTreatment,
+  type ChargeType,
+  DELIVERY_TERMS,
+  type DeliveryTerm,
+} from '@nuvar/book';
 import { ZERO } from '../number/index.js';
 import {
   bearingLines,
@@ -16,7 +23,9 @@ import {
   lineName,
   linesOf,
   load,
+  priceUnderTerm,
   shipmentGoods,
+  shipmentPaid,
   STOPS,
 } from '../purchasing/index.js';
 import type { Evaluation } from '../sheet/index.js';
@@ -50,6 +59,11 @@ export interface ShipmentView extends Readonly<
     FigureView
   >
 > {
+  readonly taxOnGoods: FigureView;
+  readonly taxOnCharges: FigureView;
+  /** All that is recovered, the tax on goods and charges with it, and all that is paid. */
+  readonly recoveredInAll: FigureView;
+  readonly paid: FigureView;
   readonly rate: FigureView | null;
   readonly againstEstimate: FigureView | null;
   readonly exchangeDifference: FigureView | null;
@@ -75,6 +89,8 @@ export function shipmentView(evaluation: Evaluation, shipmentId: string): Shipme
       'expense',
       'recovered',
     ]),
+    ...shownAll(evaluation, shipmentPaid, shipmentId, ['taxOnGoods', 'taxOnCharges', 'paid']),
+    recoveredInAll: shown(evaluation, shipmentPaid, shipmentId, 'recovered'),
     rate: rate && shown(evaluation, shipmentGoods, shipmentId, 'rate'),
     againstEstimate: againstEstimate && landed('againstEstimate'),
     exchangeDifference: exchangeDifference && landed('exchangeDifference'),
@@ -115,6 +131,24 @@ function stopsOf(evaluation: Evaluation, shipmentId: string): StopView[] {
           : [...stated, { id: null, inPrice: false, amount: shown(evaluation, landedShipment, shipmentId, member) }],
     };
   });
+}
+
+/** What the goods would cost at the seller under a delivery term. */
+export interface TermPriceView extends Readonly<Record<'price' | 'more' | 'morePercent', FigureView>> {
+  readonly term: DeliveryTerm;
+  readonly isNow: boolean;
+}
+
+/** The price of the goods of a shipment under each delivery term; empty where it states none. */
+export function termPricesView(evaluation: Evaluation, shipmentId: string): readonly TermPriceView[] {
+  const now = evaluation.sheet.row('shipment', shipmentId)?.deliveryTerm ?? null;
+  return now === null
+    ? []
+    : DELIVERY_TERMS.map((term) => ({
+        term,
+        isNow: term === now,
+        ...shownAll(evaluation, priceUnderTerm, `${shipmentId}@${term}`, ['price', 'more', 'morePercent']),
+      }));
 }
 
 /** What a line bears of one charge. */

@@ -50,7 +50,7 @@ import { runYearView } from './run-year-view.js';
 import { candidateView, priceView, productView } from './sale-view.js';
 import { landedPricesView } from './landed-prices-view.js';
 import { shipmentPostingView } from './shipment-posting-view.js';
-import { shipmentChargeView, shipmentLineView, shipmentView } from './shipment-view.js';
+import { shipmentChargeView, shipmentLineView, shipmentView, termPricesView } from './shipment-view.js';
 import { shipmentRulesView } from './shipment-rules-view.js';
 import { orderNeedsView } from './order-needs-view.js';
 import {
@@ -115,6 +115,7 @@ export const VIEWS = {
   receiptToPost: (evaluation: Evaluation, id: string) => receiptToPostView(evaluation, id),
   orderNeeds: (evaluation: Evaluation, id: string) => orderNeedsView(evaluation, id),
   lateCharge: (evaluation: Evaluation, id: string) => lateChargeView(evaluation, id),
+  termPrices: (evaluation: Evaluation, id: string) => termPricesView(evaluation, id),
   shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),

@@ -26,6 +26,7 @@ import { Received } from './received.js';
 import { ShipmentRules } from './shipment-rules.js';
 import { ShipmentWay } from './shipment-way.js';
 import { STATE_WORDS, TERM_WORDS } from './shipment-words.js';
+import { TermPrices } from './term-prices.js';
 import { UseAsPrices } from './use-as-prices.js';
 
 const SIDES = {
@@ -81,12 +82,13 @@ function Beside({ view }: { readonly view: ShipmentView }) {
           To expense: <Amount figure={view.expense} digits={2} />.
         </>
       )}
-      {isThere(view.recovered.amount) && (
+      {isThere(view.recoveredInAll.amount) && (
         <>
           {' '}
-          Recovered: <Amount figure={view.recovered} digits={2} />.
+          Recovered: <Amount figure={view.recoveredInAll} digits={2} />.
         </>
-      )}
+      )}{' '}
+      Paid in all: <Amount figure={view.paid} digits={2} />.
       {view.againstEstimate && (
         <>
           {' '}
@@ -107,6 +109,7 @@ function ShipmentSide({ shipment }: { readonly shipment: Shipment }) {
           <p className="mt-2">
             <DocumentLinks label="Landed cost sheet" document="landed cost" of={shipment.id} />
           </p>
+          <TermPrices shipmentId={shipment.id} />
           <LandedSales shipment={shipment} />
           <UseAsPrices shipment={shipment} />
         </>

@@ -43,6 +43,9 @@ const ASKED_FOR: readonly ChargeType[] = [
 export const isInSellersPrice = (term: DeliveryTerm | null, type: ChargeType): boolean =>
   term !== null && IN_SELLERS_PRICE[term].includes(type);
 
+/** True for a charge without which nobody gets goods here. */
+export const isAskedFor = (type: ChargeType): boolean => ASKED_FOR.includes(type);
+
 /** The charges that are the buyer's own by the delivery term, and that a landed cost cannot do without. */
 export const askedForBy = (term: DeliveryTerm | null): readonly ChargeType[] =>
   term === null ? [] : ASKED_FOR.filter((type) => !isInSellersPrice(term, type));

@@ -6,9 +6,11 @@ import { landedLine } from './landed-line.js';
 import { landedShipment } from './landed-shipment.js';
 import { lineMeasures } from './line-measures.js';
 import { load } from './load.js';
+import { priceUnderTerm } from './price-under-term.js';
 import { ruleFits } from './rule-fits.js';
 import { chargeAmount } from './shipment-charge.js';
 import { shipmentGoods } from './shipment-goods.js';
+import { shipmentPaid } from './shipment-paid.js';
 
 export { bearingLines } from './charge-basis.js';
 export { chargeShares } from './charge-shares.js';
@@ -21,9 +23,11 @@ export { lineMeasures, lineName, linesOf } from './line-measures.js';
 export { CARRIERS, load } from './load.js';
 export { chargeAmount, chargeName, chargesOf } from './shipment-charge.js';
 export { FORMULA_NAMES, readFormula } from './formula.js';
+export { priceUnderTerm } from './price-under-term.js';
 export { ruleFits, rulesThatFit } from './rule-fits.js';
 export { shipmentPosting, shipmentReopening, type PostedFields, type ShipmentPosting } from './shipment-posting.js';
 export { shipmentGoods } from './shipment-goods.js';
+export { shipmentPaid } from './shipment-paid.js';
 
 /** The calculations of shipments whose figures can be asked for by key. */
 export const SHIPMENT_CALCULATIONS: readonly Calculation<unknown>[] = [
@@ -35,6 +39,8 @@ export const SHIPMENT_CALCULATIONS: readonly Calculation<unknown>[] = [
   entryFee,
   landedLine,
   landedShipment,
+  shipmentPaid,
+  priceUnderTerm,
   chargeTotals,
   load,
   ruleFits,

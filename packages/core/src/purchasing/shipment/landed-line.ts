@@ -42,6 +42,8 @@ export interface LandedPart {
 export interface LandedLine {
   /** What the seller is paid for it. */
   readonly goods: Figure;
+  /** The tax on it that is recovered; null where no tax on it is stated. */
+  readonly goodsTaxRecovered: Figure | null;
   readonly parts: readonly LandedPart[];
   /** What came on top of the goods and belongs to their cost. */
   readonly onTop: Figure;
@@ -69,6 +71,7 @@ export const landedLine: Calculation<LandedLine> = {
   name: 'landedLine',
   meanings: {
     goods: 'What the goods of the line cost at the seller.',
+    goodsTaxRecovered: 'The tax on the goods of the line that is recovered.',
     onTop: 'What comes on top of the goods until they are here, as far as it belongs to their cost.',
     landed: 'What the line costs at the door (landed cost).',
     perUnit: 'What one unit of the line costs at the door (landed cost).',
@@ -88,7 +91,7 @@ export const landedLine: Calculation<LandedLine> = {
     const { rate } = sheet.read(shipmentGoods, line.shipmentId);
     const called = (name: string) => ({ name, subject });
     const net = rate === null ? value : multiplied(called('Goods'), value, rate);
-    const goods = goodsWithTax(sheet, line, net);
+    const { goods, recovered: goodsTaxRecovered } = goodsWithTax(sheet, line, net);
     const parts = partsOf(sheet, line);
     const total = (name: string, treatment: ChargeTreatment) =>
       sum(
@@ -109,6 +112,7 @@ export const landedLine: Calculation<LandedLine> = {
       quotient(called('Estimated per unit'), sum(called('Estimated'), money(sheet), [goods, estimated]), quantity);
     return {
       goods,
+      goodsTaxRecovered,
       parts,
       onTop,
       landed,
@@ -131,6 +135,7 @@ function ofNoLine(sheet: Sheet, subject: string): LandedLine {
   const amount = none(money(sheet));
   return {
     goods: amount,
+    goodsTaxRecovered: null,
     parts: [],
     onTop: amount,
     landed: amount,
@@ -188,15 +193,22 @@ const borneByNone = (sheet: Sheet, charge: RowOf<'shipmentCharge'>): Figure | nu
 const statedTypes = (sheet: Sheet, shipmentId: string): ReadonlySet<ChargeType> =>
   new Set(chargesOf(sheet, shipmentId).flatMap(({ inPrice, type }) => (inPrice ? [] : [type])));
 
-/** The goods of a line with the tax on them that is not recovered. */
-function goodsWithTax(sheet: Sheet, line: RowOf<'shipmentLine'>, net: Figure): Figure {
+/** The goods of a line with the tax on them that is not recovered, and what is; null where no tax is stated. */
+function goodsWithTax(
+  sheet: Sheet,
+  line: RowOf<'shipmentLine'>,
+  net: Figure,
+): { readonly goods: Figure; readonly recovered: Figure | null } {
   const shipment = sheet.row('shipment', line.shipmentId);
-  if (line.taxPercent === null || shipment === undefined) return net;
+  if (line.taxPercent === null || shipment === undefined) return { goods: net, recovered: null };
   const { subject } = net;
   const rate = sheet.input('shipmentLine', line, 'taxPercent', { name: 'Tax rate', subject, unit: PERCENT });
   const tax = percentOf({ name: 'Tax', subject }, rate, net);
   const lost = percentOf({ name: 'Tax not recovered', subject }, unrecoveredOf(sheet, shipment), tax);
-  return sum({ name: 'Goods with tax not recovered', subject }, net.unit, [net, lost]);
+  return {
+    goods: sum({ name: 'Goods with tax not recovered', subject }, net.unit, [net, lost]),
+    recovered: difference({ name: 'Tax on the goods, recovered', subject }, tax, lost),
+  };
 }
 
 function atCustoms(

@@ -1,7 +1,16 @@
 import type { RowOf } from '@nuvar/book';
-import { difference, type Figure, ofMissingRow, rounded, shareOf } from '../../figure/index.js';
+import {
+  constant,
+  difference,
+  type Figure,
+  multiplied,
+  ofMissingRow,
+  quotient,
+  rounded,
+  shareOf,
+} from '../../figure/index.js';
 import { minorUnit } from '../../money/index.js';
-import { unit } from '../../quantity/index.js';
+import { PERCENT, unit } from '../../quantity/index.js';
 import { bookCurrency, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { costWithTax, netOfTax } from '../input-tax.js';
 import { chargeEstimate } from './charge-estimate.js';
@@ -19,6 +28,8 @@ export interface ChargeAmount {
   readonly inItsCurrency: Figure;
   /** What customs take it for: before tax, at their rate, whatever was paid ahead; in minor units. */
   readonly atCustoms: Figure;
+  /** The tax on it that is recovered, in the currency of the book; null where no tax on it is stated. */
+  readonly taxRecovered: Figure | null;
   /** What the estimate would be taken for there. */
   readonly estimateAtCustoms: Figure;
   readonly estimate: Figure;
@@ -43,6 +54,7 @@ export const chargeAmount: Calculation<ChargeAmount> = {
   meanings: {
     amount: 'What the charge comes to, in the currency of the book: the bill, else the estimate.',
     inItsCurrency: 'What the charge comes to, in its own currency.',
+    taxRecovered: 'The tax on the charge that is recovered: no cost, and paid all the same.',
     atCustoms: 'What customs take the charge for: before tax, at their rate.',
     estimateAtCustoms: 'What customs would take the estimate of the charge for.',
     estimate: 'What the charge was estimated at, in the currency of the book.',
@@ -63,6 +75,7 @@ export const chargeAmount: Calculation<ChargeAmount> = {
         amount,
         inItsCurrency: amount,
         estimate: amount,
+        taxRecovered: null,
         atCustoms: amount,
         estimateAtCustoms: amount,
         exchangeDifference: null,
@@ -90,6 +103,7 @@ export const chargeAmount: Calculation<ChargeAmount> = {
     const payments = sheet.rowsOf('shipmentPayment', 'chargeId', chargeId);
     const counts = recognised(sheet, charge.billed === null ? 'Estimate' : 'Bill', subject, owed, payments);
     return {
+      taxRecovered: taxRecoveredOn(sheet, charge, billed?.stated ?? stated, owed.amount, counts),
       amount: inMinorUnits(sheet, charge, counts),
       inItsCurrency: owed.amount,
       estimate,
@@ -130,6 +144,22 @@ function billedOf(
 /** A charge with the tax on it that is not recovered on the day of its shipment, or was not when it was posted. */
 const withTax = (sheet: Sheet, shipment: RowOf<'shipment'>, charge: Charge, stated: Figure): Figure =>
   costWithTax(sheet, 'shipmentCharge', charge, stated, { unrecovered: unrecoveredOf(sheet, shipment) });
+
+/**
+ * The tax on a charge that is recovered: what it comes to with all its tax less what counts of it, at the rate at which that
+ * counts. Null where no tax is stated.
+ */
+function taxRecoveredOn(sheet: Sheet, charge: Charge, stated: Figure, counted: Figure, inBook: Figure): Figure | null {
+  if (charge.taxPercent === null) return null;
+  const subject = chargeName(charge);
+  const withAll = costWithTax(sheet, 'shipmentCharge', charge, stated, { unrecovered: ALL });
+  const inItsCurrency = difference({ name: 'Tax recovered', subject }, withAll, counted);
+  if (inItsCurrency.unit === inBook.unit) return inItsCurrency;
+  const rate = quotient({ name: 'Rate at which it counts', subject }, inBook, counted);
+  return multiplied({ name: `Tax recovered, ${bookCurrency(sheet)}`, subject }, inItsCurrency, rate);
+}
+
+const ALL = constant('All of the tax', '100', PERCENT, 'what is paid, recovered or not');
 
 /** A bill against the estimate: the difference, and what of it the amount and the exchange rate make. */
 function against(sheet: Sheet, subject: string, estimated: Owed, estimate: Figure, billed: Figure, bill: Figure) {

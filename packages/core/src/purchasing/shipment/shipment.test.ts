@@ -444,3 +444,135 @@ describe('the landed cost of a shipment', () => {
     expect(filled('2820', '66.4')).toEqual(['200', '10', '2']);
   });
 });
+
+describe('what is paid for a shipment in all', () => {
+  const paidFor = (example: Example) =>
+    ['taxOnGoods', 'taxOnCharges', 'recovered', 'paid'].map((member) =>
+      Number(amount(example.evaluation, `shipmentPaid/${example.shipment}/${member}`)),
+    );
+  const half = (book: BookBuilder) =>
+    void book.add('taxRegistration', { validFrom: '2020-01-01', recoveredPercent: '50' });
+
+  it('is landed cost, expense and what is recovered', () => {
+    // Goods 1,000 with 20 % of tax, trucking 100 with 20 % on top, a bank charge of 15 to expense, import tax of 80 recovered.
+    const charges = [
+      { type: 'trucking', amount: '100', taxPercent: '20' },
+      { type: 'bank', amount: '15', treatment: 'expense' },
+      { type: 'import tax', amount: '80', treatment: 'recovered' },
+    ];
+    expect(paidFor(shipmentOf({}, [{ quantity: '10', price: '100', taxPercent: '20' }], charges))).toEqual([
+      200, 20, 300, 1415,
+    ]);
+    // Of which half is a cost: landed 1,100 + 110, recovered 100 + 10 + 80.
+    const halved = shipmentOf({}, [{ quantity: '10', price: '100', taxPercent: '20' }], charges, half);
+    expect(ofShipment(halved, 'landed')).toBe('1210');
+    expect(paidFor(halved)).toEqual([100, 10, 190, 1415]);
+  });
+
+  it('takes tax inside a charge, a charge in the price and another currency as they are', () => {
+    const example = shipmentOf(
+      { currency: 'USD', rate: '0.5' },
+      [{ quantity: '10', price: '100', taxPercent: '20' }],
+      [
+        { type: 'freight', amount: '120', currency: 'USD', rate: '0.5', taxPercent: '20', taxInside: true },
+        { type: 'insurance', amount: '30', inPrice: true, taxPercent: '20' },
+      ],
+    );
+    // 1,000 USD at 0.50 and 200 of tax; 100 USD of freight before tax and 20 of tax.
+    expect(paidFor(example)).toEqual([100, 10, 110, 660]);
+  });
+
+  it('is the same whoever recovers how much of it', () => {
+    const money = fc.integer({ min: 0, max: 5000 }).map((cents) => String(cents / 100));
+    const share = fc.integer({ min: 0, max: 100 });
+    fc.assert(
+      fc.property(money, money, share, fc.integer({ min: 0, max: 25 }), (price, freight, recovered, tax) => {
+        const taxPercent = String(tax);
+        const lines = [{ quantity: '3', price, taxPercent }];
+        const example = shipmentOf({}, lines, [{ type: 'freight', amount: freight, taxPercent }], (book) => {
+          book.add('taxRegistration', {
+            validFrom: '2020-01-01',
+
+            recoveredPercent: String(recovered),
+          });
+        });
+        const whole = (3 * Number(price) + Number(freight)) * (1 + tax / 100);
+        // What counts of a charge is in whole cents.
+        expect(Math.abs((paidFor(example)[3] ?? 0) - whole)).toBeLessThan(0.0051);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('the price under another delivery term', () => {
+  const CHARGES = [
+    { type: 'loading', amount: '10' },
+    { type: 'pre-carriage', amount: '40' },
+    { type: 'export clearance', amount: '25' },
+    { type: 'loading on board', amount: '15' },
+    { type: 'freight', amount: '300' },
+    { type: 'insurance', amount: '12' },
+    { type: 'port', amount: '60' },
+    { type: 'customs clearance', amount: '70' },
+    { type: 'trucking', amount: '90' },
+    { type: 'handling', amount: '20' },
+    { type: 'duty', amount: '50' },
+    { type: 'import tax', amount: '200' },
+  ];
+  // Incoterms 2020, rules A9 and B9, written down once more by hand: what the seller pays of those under each term.
+  const BY_SELLER: readonly (readonly [DeliveryTerm, number])[] = [
+    ['EXW', 0],
+    ['FCA works', 35],
+    ['FCA', 75],
+    ['FAS', 75],
+    ['FOB', 90],
+    ['CFR', 390],
+    ['CIF', 402],
+    ['CPT', 540],
+    ['CIP', 552],
+    ['DAP', 552],
+    ['DPU', 572],
+    ['DDP', 872],
+  ];
+  const under = (example: Example, term: string, member = 'price') =>
+    amount(example.evaluation, `priceUnderTerm/${example.shipment}@${term}/${member}`);
+
+  it.each(BY_SELLER)('under %s holds what the seller then pays', (term, held) => {
+    const exWorks = shipmentOf({ deliveryTerm: 'EXW' }, [{ quantity: '10', price: '100' }], CHARGES);
+    expect(under(exWorks, term)).toBe(String(1000 + held));
+    expect(under(exWorks, term, 'more')).toBe(String(held));
+    // Back from a price that holds them all.
+    const inPrice = shipmentOf(
+      { deliveryTerm: 'DDP' },
+      [{ quantity: '10', price: '187.2' }],
+      CHARGES.map((charge) => ({ ...charge, inPrice: charge.type !== 'handling' })),
+    );
+    expect(under(inPrice, term)).toBe(String(1000 + held));
+  });
+
+  it('asks for a charge that moves and is not stated, and for the term', () => {
+    const goods = [{ quantity: '10', price: '100' }];
+    const asksFor = (from: string, to: string) => {
+      const { evaluation, shipment } = shipmentOf({ deliveryTerm: from }, goods);
+      return evaluation
+        .figure(`priceUnderTerm/${shipment}@${to}/price`)
+        ?.gaps.map(({ code, values }) => [code, values.charge]);
+    };
+    expect(asksFor('FOB', 'CIF')).toEqual([
+      ['no-charge', 'freight'],
+      ['no-charge', 'insurance'],
+    ]);
+    expect(asksFor('CIF', 'FOB')).toEqual([
+      ['no-charge-in-price', 'freight'],
+      ['no-charge-in-price', 'insurance'],
+    ]);
+    expect(asksFor('DDP', 'DAP')).toEqual([
+      ['no-charge-in-price', 'customs clearance'],
+      ['no-charge-in-price', 'duty'],
+      ['no-charge-in-price', 'import tax'],
+    ]);
+    expect(asksFor('CIF', 'CIF')).toEqual([]);
+    expect(under(shipmentOf({}, goods), 'CIF')).toBe('no-delivery-term');
+  });
+});
