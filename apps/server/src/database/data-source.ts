@@ -28,6 +28,7 @@ import { SentQuotes1766400000000 } from './migrations/1766400000000-sent-quotes.
 import { CostsOfAYear1766500000000 } from './migrations/1766500000000-costs-of-a-year.js';
 import { PartsOfDecisions1766600000000 } from './migrations/1766600000000-parts-of-decisions.js';
 import { PaidInCash1766700000000 } from './migrations/1766700000000-paid-in-cash.js';
+import { OverheadInStock1766800000000 } from './migrations/1766800000000-overhead-in-stock.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -59,6 +60,7 @@ const MIGRATIONS = [
   CostsOfAYear1766500000000,
   PartsOfDecisions1766600000000,
   PaidInCash1766700000000,
+  OverheadInStock1766800000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

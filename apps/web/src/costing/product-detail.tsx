@@ -142,6 +142,15 @@ function AboutProduct({ product }: { readonly product: StoredRow<'product'> }) {
           unit={product.outputUnit}
           placeholder="as sold"
         />
+        <RowField
+          kind="product"
+          id={id}
+          field="finishedStock"
+          suffix={manyUnits(product.outputUnit)}
+          unit={product.outputUnit}
+          placeholder="not counted"
+        />
+        {product.finishedStock !== null && <RowField kind="product" id={id} field="finishedStockOn" />}
         <RowField kind="product" id={id} field="archived" />
         <RowField kind="product" id={id} field="packedLength" suffix="cm" label="Packed length" />
         <RowField kind="product" id={id} field="packedWidth" suffix="cm" label="Packed width" />

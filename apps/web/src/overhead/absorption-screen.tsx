@@ -4,10 +4,12 @@ import { useMemo } from 'react';
 import { createOf, updateOf } from '../book/operations.js';
 import { useAll, useRow, useSettings } from '../book/use-book.js';
 import { fieldColumn } from '../controls/field-column.js';
+import { Fields } from '../controls/fields.js';
 import { Grid } from '../controls/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
 import { ListAndDetail } from '../controls/list-and-detail.js';
 import { removalInBook } from '../controls/rows-writer.js';
+import { RowField } from '../controls/row-field.js';
 import { rowChoiceColumn } from '../controls/row-choice-column.js';
 import { useChosenRow } from '../controls/use-chosen-row.js';
 import { useView } from '../engine/use-view.js';
@@ -69,7 +71,7 @@ export function AbsorptionScreen() {
   }, [departments, locale, currency]);
   const moreColumns = useMemo(
     () =>
-      (['budgetAmount', 'budgetQuantity'] as const).map((field) =>
+      (['budgetAmount', 'budgetQuantity', 'absorbedInProgress', 'absorbedInStock'] as const).map((field) =>
         fieldColumn<Actual>('overheadActual', field, locale),
       ),
     [locale],
@@ -122,6 +124,7 @@ function MonthDetail({ id }: { readonly id: string }) {
         {department && `, ${department.name}`}
       </h2>
       <Split view={view} />
+      <Proration id={id} view={view} />
     </section>
   );
 }
@@ -168,5 +171,49 @@ function Split({ view }: { readonly view: AbsorbedView }) {
         </>
       )}
     </>
+  );
+}
+
+/** The difference shared over stock and cost of sales, by the absorbed overhead that lies in each. */
+function Proration({ id, view }: { readonly id: string; readonly view: AbsorbedView }) {
+  const { currency } = useSettings();
+  return (
+    <section aria-label="Shared over stock and cost of sales">
+      <DetailHeading>Shared over stock and cost of sales</DetailHeading>
+      <Fields>
+        <RowField
+          kind="overheadActual"
+          id={id}
+          field="absorbedInProgress"
+          label="Absorbed, in work in progress"
+          suffix={currency}
+        />
+        <RowField
+          kind="overheadActual"
+          id={id}
+          field="absorbedInStock"
+          label="Absorbed, in finished stock"
+          suffix={currency}
+        />
+      </Fields>
+      <table className="table">
+        <tbody>
+          <FigureLine
+            label="Low production, to cost of sales whole"
+            unit={currency}
+            figure={view.toCostOfSalesWhole}
+            digits={2}
+          />
+          <FigureLine label="The rest, to be shared" unit={currency} figure={view.shared} digits={2} />
+          <FigureLine label="To work in progress" unit={currency} figure={view.toProgress} digits={2} />
+          <FigureLine label="To finished stock" unit={currency} figure={view.toStock} digits={2} />
+          <FigureLine label="To cost of sales in all" unit={currency} figure={view.toCostOfSales} digits={2} />
+        </tbody>
+      </table>
+      <p className="text-soft">
+        Above zero it is added, below zero taken off. What low production left unabsorbed is never put into stock (IAS
+        2.13).
+      </p>
+    </section>
   );
 }

@@ -126,13 +126,19 @@ function Products({ view }: { readonly view: ProfitView }) {
     ['Fixed cost in a unit', 'fixedInUnit', 4],
     ['Fixed cost into stock', 'intoStock', 2],
   ] as const;
+  const stockColumns = [
+    ['Stock before', 'opening', 0],
+    ['Stock after', 'closing', 0],
+    [`After, at production cost, ${currency}`, 'closingValue', 2],
+  ] as const;
+  const hasStock = view.products.some(({ stock }) => stock !== null);
   return (
     <section aria-label="Products of the month">
       <table className="table w-auto">
         <thead>
           <tr>
             <th scope="col">Product</th>
-            {columns.map(([header]) => (
+            {[...columns, ...(hasStock ? stockColumns : [])].map(([header]) => (
               <th key={header} scope="col" className="text-right">
                 {header}
               </th>
@@ -152,13 +158,20 @@ function Products({ view }: { readonly view: ProfitView }) {
                   <Amount figure={product[member]} digits={digits} />
                 </td>
               ))}
+              {hasStock &&
+                stockColumns.map(([header, member, digits]) => (
+                  <td key={header} className="text-right">
+                    {product.stock && <Amount figure={product.stock[member]} digits={digits} />}
+                  </td>
+                ))}
             </tr>
           ))}
         </tbody>
       </table>
       {more}
       <p className="mt-1 text-soft">
-        What is made in a month is entered with each product under Make, Details; otherwise it is as many as are sold.
+        What is made in a month, and the finished stock from which the months go on, are entered with each product under
+        Make, Details; otherwise as many are made as are sold.
       </p>
     </section>
   );

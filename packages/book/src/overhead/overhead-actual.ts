@@ -27,4 +27,12 @@ export class OverheadActual extends Row {
 
   @DecimalText({ label: 'Budgeted basis', above: '0', to: '1000000000', nullable: true })
   budgetQuantity: string | null = null;
+
+  /** Of the absorbed overhead, what is still in work in progress at the end of the month. */
+  @DecimalText({ label: 'Of it in work in progress', from: '0', to: '1000000000' })
+  absorbedInProgress = '0';
+
+  /** Of the absorbed overhead, what is in finished stock at the end of the month; the rest is in cost of sales. */
+  @DecimalText({ label: 'Of it in finished stock', from: '0', to: '1000000000' })
+  absorbedInStock = '0';
 }

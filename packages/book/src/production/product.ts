@@ -1,4 +1,4 @@
-import { Choice, DecimalText, FindableRow, Flag, Gtin, Name, Text, UnitCode } from '../fields/index.js';
+import { Choice, Day, DecimalText, FindableRow, Flag, Gtin, Name, Text, UnitCode } from '../fields/index.js';
 
 export const PRODUCT_KINDS = ['made', 'bundle', 'resale', 'service'] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
@@ -29,6 +29,14 @@ export class Product extends FindableRow {
   /** Units that are made in a month; where empty, as many as are sold. */
   @DecimalText({ label: 'Made a month', from: '0', to: '1000000000', nullable: true })
   madePerMonth: string | null = null;
+
+  /** Finished units in stock at the beginning of a month, from which the planned months go on. */
+  @DecimalText({ label: 'Finished stock', from: '0', to: '1000000000', nullable: true })
+  finishedStock: string | null = null;
+
+  /** A day of the month at whose beginning they were counted. */
+  @Day({ label: 'Counted at the beginning of', nullable: true })
+  finishedStockOn: string | null = null;
 
   /** Worked out from its bill and its steps, or typed as totals by element until somebody details it. */
   @Choice(COSTINGS, { label: 'Costing' })

@@ -14,6 +14,8 @@ const nothing: Look = () => null;
 const first = (evaluation: Evaluation, kind: Parameters<Evaluation['sheet']['all']>[0]) =>
   evaluation.sheet.all(kind)[0]?.id ?? '';
 
+const MONTH = { month: '2026-10-01', amount: '900', budgetAmount: '800', budgetQuantity: '10', basisQuantity: '10' };
+
 /** What makes a gap appear: fields of the workshop, more rows, and where to look where neither report nor loose ends tell it. */
 const RAISED: readonly (readonly [code: string, fields: WorkshopFields, look?: Look])[] = [
   ['no-standard-price', { settings: { planningBasis: 'standard' } }],
@@ -34,6 +36,11 @@ const RAISED: readonly (readonly [code: string, fields: WorkshopFields, look?: L
     'no-delivery-term',
     { more: (book) => void book.add('shipment', { name: 'Hooks', date: '2026-10-01', currency: 'EUR' }) },
     (evaluation) => evaluation.figure(`priceUnderTerm/${first(evaluation, 'shipment')}@CIF/price`)?.gaps,
+  ],
+  ['no-stock-day', { product: { finishedStock: '5' } }, (evaluation) => VIEWS.profit(evaluation, '2026-11-01')],
+  [
+    'more-in-stock-than-absorbed',
+    { more: (book) => void book.add('overheadActual', { ...MONTH, absorbedInStock: '900' }) },
   ],
   ['no-floor-cost', { more: (book, { product }) => machine(book, product, { floorSpace: '4', hoursPerYear: '500' }) }],
   ['no-paid-hours', { labourGrade: { holidayHoursPerYear: '200' } }],

@@ -1,5 +1,5 @@
 import { difference, type Figure, sum } from '../figure/index.js';
-import { type Calculation, money, MONTH, WHOLE_BOOK } from '../sheet/index.js';
+import { type Calculation, money, MONTH } from '../sheet/index.js';
 import { wearOfAMonth } from './committed-period.js';
 import { runningCost } from './running-cost.js';
 

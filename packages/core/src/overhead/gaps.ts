@@ -26,6 +26,7 @@ export const OVERHEAD_GAPS = defineGaps({
     'no-income': 'no income wanted yet for {subject}',
     'no-billable-hours': 'no billable hours are left for {subject}',
     'no-actual': 'no {what} yet for the month',
+    'more-in-stock-than-absorbed': 'more overhead is said to be in stock than was absorbed in the month',
     'no-actual-basis': 'no actual {basis} yet for {subject}',
   },
   stated: {},

@@ -11,12 +11,14 @@ import { calendarMonth, openDays } from './open-days.js';
 import { overhead } from './overhead.js';
 import { poolCost } from './pool-cost.js';
 import { costOfOrder, orderSizeDifference } from './order-size.js';
+import { proratedOverhead } from './prorated-overhead.js';
 import { productOverhead, productOverheadBy } from './product-overhead.js';
 import { runningCost } from './running-cost.js';
 import { workNeeded } from './work-needed.js';
 import { lotUse, overheadLot, overheadTotals, unassignedCost } from './shared-out.js';
 
 export { absorbedMonth } from './absorbed-month.js';
+export { proratedOverhead } from './prorated-overhead.js';
 export { cashCosts } from './cash-costs.js';
 export { chargeOut } from './charge-out-rate.js';
 export {
@@ -74,4 +76,5 @@ export const OVERHEAD_CALCULATIONS: readonly Calculation<unknown>[] = [
   fixedCosts,
   chargeOut,
   absorbedMonth,
+  proratedOverhead,
 ];

@@ -4,6 +4,7 @@ import { defineGaps, gapMaker } from '../figure/index.js';
 export const PLANNING_GAPS = defineGaps({
   asking: {
     'no-candidate-price': 'no price to compare yet',
+    'no-stock-day': 'no month yet at whose beginning the finished stock of {subject} was counted',
     'planned-without-price': '{subject} is planned in a channel in which it has no price',
     'no-yearly-need': 'how much {subject} is needed in a year? Nothing that is planned needs it',
     'no-mix-contribution': 'what does a unit of {subject} leave? Choose a channel, or type its contribution',

@@ -9,6 +9,7 @@ import { materialNeed } from './material-need.js';
 import { MIX_CALCULATIONS } from './mix/index.js';
 import { orderOption, orderQuantities } from './order-quantity.js';
 import { periodCosts } from './period-costs.js';
+import { finishedStock } from './finished-stock.js';
 import { periodProfit } from './period-profit.js';
 import { productMonth } from './product-month.js';
 
@@ -17,6 +18,7 @@ export { breakEvenOfBook, breakEvenOfCash, breakEvenOfShare, type BreakEven } fr
 export { breakEvenOfStep, breakEvenSteps, type BreakEvenStep } from './break-even-steps.js';
 export { candidateSale } from './candidate-sale.js';
 export { periodCosts } from './period-costs.js';
+export { finishedStock } from './finished-stock.js';
 export { periodProfit, plannedProducts } from './period-profit.js';
 export { productMonth } from './product-month.js';
 export { coverage } from './coverage.js';
@@ -40,6 +42,7 @@ export const PLANNING_CALCULATIONS: readonly Calculation<unknown>[] = [
   orderOption,
   productMonth,
   periodProfit,
+  finishedStock,
   decision,
   decisionCost,
   ...MIX_CALCULATIONS,

@@ -2,7 +2,7 @@ import type { RowOf } from '@nuvar/book';
 import { monthNumber } from '../calendar/index.js';
 import { choice, difference, type Figure, missing, multiplied, ofMissingRow, sum } from '../figure/index.js';
 import { productOverhead } from '../overhead/index.js';
-import { committedCost, plannedSales, plannedVolumeMonth } from '../production/index.js';
+import { committedCost, plannedSales, plannedVolumeMonth, usedInOthers } from '../production/index.js';
 import { unit } from '../quantity/index.js';
 import { pricePoint, setPrice } from '../selling/index.js';
 import { type Calculation, money, MONTH, type Sheet } from '../sheet/index.js';
@@ -11,7 +11,9 @@ import { planningGap } from './gaps.js';
 /** A product in one planned month. */
 export interface ProductMonth {
   readonly sold: Figure;
+  /** For itself: what goes into other products is counted with them. */
   readonly made: Figure;
+  readonly madeInAll: Figure;
   /** Made less sold. */
   readonly stockChange: Figure;
   readonly revenue: Figure;
@@ -26,14 +28,15 @@ export interface ProductMonth {
 
 /**
  * A product in one planned month; the id is "product@first day of the month". Sold = its planned volumes of that month; made as
- * entered for the product, else as sold. Net revenue and contribution at the price of each channel. Fixed production cost in a
+ * entered for the product, less what goes into the other products that are made, else as sold. Net revenue and contribution at the price of each channel. Fixed production cost in a
  * unit = its fixed production overhead + what is committed in it. Gap: a channel without a price.
  */
 export const productMonth: Calculation<ProductMonth> = {
   name: 'productMonth',
   meanings: {
     sold: 'Units planned to be sold in the month.',
-    made: 'Units planned to be made in the month.',
+    made: 'Units planned to be made in the month, without those that go into other products.',
+    madeInAll: 'Units planned to be made in the month, those that go into other products among them.',
     stockChange: 'Units that go into stock, or below zero out of it.',
     revenue: 'What the planned sales bring: net revenue, with postage charged and less expected refunds.',
     contribution: 'What the planned sales leave after what changes with each unit.',
@@ -57,7 +60,7 @@ export const productMonth: Calculation<ProductMonth> = {
       output,
       sales.map(({ units }) => units),
     );
-    const made = madeOf(sheet, product, sold);
+    const { made, madeInAll } = madeOf(sheet, product, sold, month);
     const stockChange = difference(named('Into stock'), made, sold);
     const each = (of: (point: RowOf<'pricePoint'>) => Figure) =>
       sales.map(({ point, units }) =>
@@ -72,6 +75,7 @@ export const productMonth: Calculation<ProductMonth> = {
     return {
       sold,
       made,
+      madeInAll,
       stockChange,
       fixedInUnit,
       revenue: sum(
@@ -91,10 +95,22 @@ export const productMonth: Calculation<ProductMonth> = {
   },
 };
 
-function madeOf(sheet: Sheet, product: RowOf<'product'>, sold: Figure): Figure {
-  const called = { name: 'Made', subject: product.name };
-  if (product.madePerMonth === null) return choice(called, sold, 'as many as are sold');
-  return sheet.input('product', product, 'madePerMonth', { ...called, unit: sold.unit });
+function madeOf(
+  sheet: Sheet,
+  product: RowOf<'product'>,
+  sold: Figure,
+  month: string,
+): Pick<ProductMonth, 'made' | 'madeInAll'> {
+  const { id, name: subject } = product;
+  const named = (name: string) => ({ name, subject });
+  const used = usedInOthers(sheet, id, (userId) => sheet.read(productMonth, `${userId}@${month}`).madeInAll);
+  const inOthers = sum(named('Goes into other products'), sold.unit, used);
+  if (product.madePerMonth === null) {
+    const made = choice(named('Made'), sold, 'as many as are sold');
+    return { made, madeInAll: used.length === 0 ? made : sum(named('Made in all'), sold.unit, [made, inOthers]) };
+  }
+  const madeInAll = sheet.input('product', product, 'madePerMonth', { ...named('Made in all'), unit: sold.unit });
+  return { made: used.length === 0 ? madeInAll : difference(named('Made'), madeInAll, inOthers), madeInAll };
 }
 
 function unpriced(sheet: Sheet, product: RowOf<'product'>): Figure {
@@ -108,6 +124,7 @@ function gone(sheet: Sheet): ProductMonth {
   return {
     sold: figure,
     made: figure,
+    madeInAll: figure,
     stockChange: figure,
     revenue: figure,
     contribution: figure,

@@ -46,7 +46,7 @@ export { plannedMaterial } from './planned-material.js';
 export { orderedMaterial, orderedProduct, orderNeeds } from './order-needs.js';
 export { rolledYield } from './rolled-yield.js';
 export { plannedBatches } from './planned-batches.js';
-export { plannedOutput } from './planned-output.js';
+export { plannedOutput, usedInOthers } from './planned-output.js';
 export { isInPlan, isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } from './planned-sales.js';
 export { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 export { costItems, productCost, type ProductCost } from './product-cost.js';

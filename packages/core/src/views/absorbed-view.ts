@@ -1,12 +1,15 @@
-import { absorbedMonth } from '../overhead/index.js';
+import { absorbedMonth, proratedOverhead } from '../overhead/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 
 type Always = 'budget' | 'budgetBasis' | 'rate' | 'actual' | 'absorbed' | 'difference' | 'expenditure' | 'volume';
+const PRORATED = ['shared', 'toCostOfSalesWhole', 'toProgress', 'toStock', 'toCostOfSales'] as const;
+type Prorated = (typeof PRORATED)[number];
 type OnStandard = 'absorbedStandard' | 'differenceStandard' | 'capacity' | 'efficiency';
 
 /** A month of production overhead: what was absorbed, and why it differs from what came. */
-export type AbsorbedView = Readonly<Record<Always, FigureView>> & Readonly<Record<OnStandard, FigureView | null>>;
+export type AbsorbedView = Readonly<Record<Always | Prorated, FigureView>> &
+  Readonly<Record<OnStandard, FigureView | null>>;
 
 /** Over- or under-absorbed overhead of a month, split; the id is that of the row. */
 export function absorbedView(evaluation: Evaluation, id: string): AbsorbedView {
@@ -17,6 +20,7 @@ export function absorbedView(evaluation: Evaluation, id: string): AbsorbedView {
     ...shownAll(evaluation, absorbedMonth, id, [
       ...(['budget', 'budgetBasis', 'rate', 'actual', 'absorbed', 'difference', 'expenditure', 'volume'] as const),
     ]),
+    ...shownAll(evaluation, proratedOverhead, id, PRORATED),
     absorbedStandard: onStandard('absorbedStandard'),
     differenceStandard: onStandard('differenceStandard'),
     capacity: onStandard('capacity'),

@@ -92,6 +92,8 @@ export const LOOSE_END_TITLES: Readonly<Record<string, string>> = {
   'no-actual-basis': 'No actual basis yet',
   'no-income': 'Charge-out rates without an income',
   'no-billable-hours': 'Charge-out rates without billable hours',
+  'more-in-stock-than-absorbed': 'Months with more overhead in stock than was absorbed',
+  'no-stock-day': 'Finished stock without a month',
   'no-actual': 'Months of overhead that are not filled in',
   'planned-without-price': 'Planned where there is no price',
   'no-hours-a-year': 'Machines without hours a year',

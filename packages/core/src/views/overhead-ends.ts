@@ -1,7 +1,7 @@
 import type { RowOf } from '@nuvar/book';
 import { compared, decimal, isPositive } from '../number/index.js';
 import {
-  absorbedMonth,
+  proratedOverhead,
   chargeOut,
   driverOfActivity,
   methodOf,
@@ -102,7 +102,7 @@ export function runEnds(evaluation: Evaluation, add: Add, addGaps: AddGaps): voi
   for (const cost of sheet.all('runningCost')) if (isCountedTwice(evaluation, cost)) addTwice(cost, add);
   for (const activity of sheet.all('activity')) beyondPractical(evaluation, activity, add);
   for (const { id } of sheet.all('chargeOutRate')) addGaps(read(chargeOut, id).perHourOneDayLess.gaps, []);
-  for (const { id } of sheet.all('overheadActual')) addGaps(read(absorbedMonth, id).difference.gaps, []);
+  for (const { id } of sheet.all('overheadActual')) addGaps(read(proratedOverhead, id).toCostOfSales.gaps, []);
   for (const activity of sheet.all('activity')) belowNoTime(evaluation, activity, add);
   jointEnds(evaluation, add, addGaps);
 }

@@ -1,5 +1,6 @@
-import { periodProfit, plannedProducts, productMonth } from '../planning/index.js';
-import type { Evaluation } from '../sheet/index.js';
+import type { Figure } from '../figure/index.js';
+import { finishedStock, periodProfit, plannedProducts, productMonth } from '../planning/index.js';
+import type { Calculation, Evaluation } from '../sheet/index.js';
 import { type FigureView, shownAll } from './figure-view.js';
 
 const STATEMENT = [
@@ -8,11 +9,16 @@ const STATEMENT = [
 ] as const;
 const OF_PRODUCT = [...(['sold', 'made', 'stockChange', 'fixedInUnit', 'contribution', 'intoStock'] as const)] as const;
 
+const STOCK = ['opening', 'closing', 'openingValue', 'closingValue'] as const;
+type StockFigures = Readonly<Record<(typeof STOCK)[number], Figure>>;
+
 /** The profit of a planned month under both costings, and the products that make it. */
 export interface ProfitView extends Readonly<Record<(typeof STATEMENT)[number], FigureView>> {
   readonly products: readonly (Readonly<Record<(typeof OF_PRODUCT)[number], FigureView>> & {
     readonly id: string;
     readonly name: string;
+    /** Null where no finished stock is entered. */
+    readonly stock: Readonly<Record<(typeof STOCK)[number], FigureView>> | null;
   })[];
 }
 
@@ -24,6 +30,10 @@ export function profitView(evaluation: Evaluation, month: string): ProfitView {
       id,
       name,
       ...shownAll(evaluation, productMonth, `${id}@${month}`, OF_PRODUCT),
+      stock:
+        evaluation.read(finishedStock, `${id}@${month}`).opening === null
+          ? null
+          : shownAll(evaluation, finishedStock as Calculation<StockFigures>, `${id}@${month}`, STOCK),
     })),
   };
 }
