@@ -29,6 +29,7 @@ import { CostsOfAYear1766500000000 } from './migrations/1766500000000-costs-of-a
 import { PartsOfDecisions1766600000000 } from './migrations/1766600000000-parts-of-decisions.js';
 import { PaidInCash1766700000000 } from './migrations/1766700000000-paid-in-cash.js';
 import { OverheadInStock1766800000000 } from './migrations/1766800000000-overhead-in-stock.js';
+import { Sheets1766900000000 } from './migrations/1766900000000-sheets.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -61,6 +62,7 @@ const MIGRATIONS = [
   PartsOfDecisions1766600000000,
   PaidInCash1766700000000,
   OverheadInStock1766800000000,
+  Sheets1766900000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -6,6 +6,7 @@ import { MissingConversions, type MissingConversion } from '../purchasing/missin
 import { billColumns } from './bill-columns.js';
 import { billWriter, type Line } from './bill-writer.js';
 import { itemsOf, type Item } from './line-items.js';
+import { SheetPartsGrid } from './sheet-parts-grid.js';
 
 interface BillGridProps {
   readonly product: StoredRow<'product'>;
@@ -30,6 +31,7 @@ export function BillGrid({ product }: BillGridProps) {
         empty="Type a material into the empty row, then its quantity. A material that is not in the book yet can be added here, or kept as text and linked later."
       />
       <MissingConversions missing={missingIn(lines, items)} />
+      <SheetPartsGrid productId={product.id} />
     </>
   );
 }
@@ -45,7 +47,8 @@ function useItems(productId: string): ReadonlyMap<string, Item> {
 /** The units of lines that cannot be converted to the one by which their item is costed, each once. */
 function missingIn(lines: readonly Line[], items: ReadonlyMap<string, Item>): MissingConversion[] {
   const found = new Map<string, MissingConversion>();
-  for (const { materialId, componentId, unit } of lines) {
+  for (const { materialId, componentId, unit, partLength, partWidth } of lines) {
+    if (partLength !== null || partWidth !== null) continue;
     const item = items.get(materialId ?? componentId ?? '');
     if (item === undefined || item.units.includes(unit)) continue;
     const { id, label: name, unit: baseUnit } = item;

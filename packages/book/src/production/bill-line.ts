@@ -1,4 +1,4 @@
-import { Choice, DecimalText, Reference, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
+import { Choice, DecimalText, Flag, Reference, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
 
 export const BILL_LINE_BASES = ['batch', 'started unit', 'good unit'] as const;
 export type BillLineBasis = (typeof BILL_LINE_BASES)[number];
@@ -6,6 +6,10 @@ export type BillLineBasis = (typeof BILL_LINE_BASES)[number];
 /** Waste is a share of the input that is lost, or comes on top of the net quantity. */
 export const LOSS_BASES = ['of the input', 'on top'] as const;
 export type LossBasis = (typeof LOSS_BASES)[number];
+
+/** A part takes its share of a sheet by how many whole parts fit, or by its area: the offcuts are used elsewhere. */
+export const LAYOUTS = ['whole parts', 'area'] as const;
+export type Layout = (typeof LAYOUTS)[number];
 
 /** One line of a product's bill of materials: so much of a material, or of another product. */
 export class BillLine extends Row {
@@ -41,4 +45,18 @@ export class BillLine extends Row {
 
   @Choice(LOSS_BASES, { label: 'Waste basis' })
   lossBasis: LossBasis = 'of the input';
+
+  /** Of a part that is cut from a sheet or a board: its sides. The quantity then counts parts. */
+  @DecimalText({ label: 'Part length, mm', above: '0', to: '1000000', nullable: true })
+  partLength: string | null = null;
+
+  @DecimalText({ label: 'Part width, mm', above: '0', to: '1000000', nullable: true })
+  partWidth: string | null = null;
+
+  /** False where the grain or the pattern says how a part lies. */
+  @Flag({ label: 'May be turned' })
+  partMayTurn = true;
+
+  @Choice(LAYOUTS, { label: 'Counted by' })
+  partLayout: Layout = 'whole parts';
 }

@@ -50,6 +50,16 @@ export class Material extends FindableRow {
   @DecimalText({ label: 'Need in a year', above: '0', to: '1000000000000', nullable: true })
   yearlyNeed: string | null = null;
 
+  /** Of a sheet or a board: its sides, and what the saw or the cutter takes between two parts. */
+  @DecimalText({ label: 'Sheet length, mm', above: '0', to: '1000000', nullable: true })
+  sheetLength: string | null = null;
+
+  @DecimalText({ label: 'Sheet width, mm', above: '0', to: '1000000', nullable: true })
+  sheetWidth: string | null = null;
+
+  @DecimalText({ label: 'Cut width, mm', from: '0', to: '1000' })
+  cutWidth = '0';
+
   /** The set of charge rules that its lines in shipments are given. */
   @Text({ label: 'Set of charge rules' })
   ruleSet = '';

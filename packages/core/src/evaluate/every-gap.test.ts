@@ -42,6 +42,12 @@ const RAISED: readonly (readonly [code: string, fields: WorkshopFields, look?: L
     'more-in-stock-than-absorbed',
     { more: (book) => void book.add('overheadActual', { ...MONTH, absorbedInStock: '900' }) },
   ],
+  ['no-sheet-size', { billLine: { partLength: '300', partWidth: '200' } }],
+  ['no-part-size', { material: { sheetLength: '900', sheetWidth: '600' }, billLine: { partLength: '300' } }],
+  [
+    'part-does-not-fit',
+    { material: { sheetLength: '900', sheetWidth: '600' }, billLine: { partLength: '300', partWidth: '901' } },
+  ],
   ['no-floor-cost', { more: (book, { product }) => machine(book, product, { floorSpace: '4', hoursPerYear: '500' }) }],
   ['no-paid-hours', { labourGrade: { holidayHoursPerYear: '200' } }],
   [

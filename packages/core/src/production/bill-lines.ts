@@ -8,15 +8,17 @@ import { byElement, type Element, ELEMENT_LABELS } from './elements.js';
 import { productionGap } from './gaps.js';
 import { itemOf, type LineItem } from './line-item.js';
 import { ALL_OF_THE_NET, quantityPerBatch } from './line-quantity.js';
+import { isCutFromSheet, sheetLayout } from './sheet-layout.js';
 import { type CostItem, type CostRow, itemOn, type Taking, type UnitCost } from './taking.js';
 
 type Line = RowOf<'billLine'>;
 
 /**
- * What a line's taking depends on beside the batch: its item alone, as mostly; with the hours inside a component, and with
- * the item's own conversions where they are needed.
+ * What a line's taking depends on beside the batch: its item alone, as mostly; with the hours inside a component, with the
+ * item's own conversions where they are needed, and with what a part takes that is cut from a sheet.
  */
-type Reads = LineItem | readonly [item: LineItem, inside: Figure | null, conversions: unknown] | null;
+type Reads =
+  LineItem | readonly [item: LineItem, inside: Figure | null, conversions: unknown, perPart: Figure | null] | null;
 
 /**
  * The lines of a bill: gross quantity of a material or of another product. A component brings its elements of cost and
@@ -56,19 +58,26 @@ export const billLines: CostRow = {
 function readsOf(sheet: Sheet, line: Line, hoursIn: (componentId: string) => Figure): Reads {
   const item = itemOf(sheet, line);
   if (item === null) return null;
+  if (isCutFromSheet(line)) return [item, null, null, sheet.read(sheetLayout, line.id).perPart];
   const isFixedWay = conversion(line.unit, item.unit) !== null;
   if (item.kind === 'material' && isFixedWay) return item;
-  return [item, item.kind === 'product' ? hoursIn(item.id) : null, isFixedWay ? null : ownConversions(sheet, item)];
+  return [
+    item,
+    item.kind === 'product' ? hoursIn(item.id) : null,
+    isFixedWay ? null : ownConversions(sheet, item),
+    null,
+  ];
 }
 
-const isComposite = (reads: Reads): reads is readonly [LineItem, Figure | null, unknown] => Array.isArray(reads);
+const isComposite = (reads: Reads): reads is readonly [LineItem, Figure | null, unknown, Figure | null] =>
+  Array.isArray(reads);
 
 function takingOf(sheet: Sheet, line: Line, units: Batch, reads: Reads): Taking {
-  const [item, inside] = isComposite(reads) ? reads : [reads, null];
+  const [item, inside, , perPart] = isComposite(reads) ? reads : [reads, null, null, null];
   const { id, basis } = line;
   if (item === null)
     return { kind: 'billLine', id, of: null, basis, quantity: notLinked(sheet, line, units), hours: null };
-  const quantity = folded(quantityPerBatch, { sheet, line, item, units });
+  const quantity = folded(quantityPerBatch, { sheet, line, item, units, perPart });
   return {
     kind: 'billLine',
     id,

@@ -5,6 +5,9 @@ export const PRODUCTION_GAPS = defineGaps({
   asking: {
     'no-quantity': 'no quantity yet for {item} in {subject}',
     'no-conversion': '{item} in {subject} is in {from} and costed by the {to}; add a unit conversion between them',
+    'no-sheet-size': 'no sheet length or width yet for {subject}, from which parts are cut',
+    'no-part-size': 'no length or width yet for a part that is cut from {subject}',
+    'part-does-not-fit': 'a part is larger than a sheet of {subject}',
     'not-linked': '"{text}" in {subject} is not linked to a material yet',
     'no-grade': 'no labour grade chosen yet for "{step}" of {subject}',
     'no-wage': 'no wage yet for {subject}',

@@ -16,6 +16,7 @@ import { plannedBatches } from './planned-batches.js';
 import { plannedOutput } from './planned-output.js';
 import { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 import { productCost } from './product-cost.js';
+import { sheetLayout } from './sheet-layout.js';
 import { equipmentUseCost, labourStepCost, lineCost, otherCost, scrapWorth } from './row-costs.js';
 import { resourceUse } from './resource-use.js';
 import { labourHours } from './takings.js';
@@ -50,6 +51,7 @@ export { plannedOutput, usedInOthers } from './planned-output.js';
 export { isInPlan, isPlannedAt, plannedAt, plannedSales, plannedUnits, type PlannedSale } from './planned-sales.js';
 export { plannedVolume, plannedVolumeMonth } from './planned-volume.js';
 export { costItems, productCost, type ProductCost } from './product-cost.js';
+export { sheetLayout } from './sheet-layout.js';
 export { equipmentUseCost, labourStepCost, lineCost, otherCost, scrapWorth } from './row-costs.js';
 export { resourceUse, type ResourceUse, unitOfResource } from './resource-use.js';
 export type { CostItem, Taking } from './taking.js';
@@ -63,6 +65,7 @@ export const PRODUCTION_CALCULATIONS: readonly Calculation<unknown>[] = [
   labourStepCost,
   labourHours,
   lineCost,
+  sheetLayout,
   otherCost,
   scrapWorth,
   equipmentRate,

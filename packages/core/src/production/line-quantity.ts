@@ -13,17 +13,23 @@ interface TakenOf {
   readonly line: RowOf<'billLine'>;
   readonly item: LineItem;
   readonly units: Batch;
+  /** What one part of it takes of the material, where parts are cut from sheets. */
+  readonly perPart: Figure | null;
 }
 
 /**
  * The gross quantity that one batch takes of a line's item, in the item's own unit per batch:
  * net quantity / (1 - waste %) where waste is a share of the input, net quantity x (1 + waste %) where it comes on top,
- * times the units started or the good units where the line is stated per unit. Gaps: no quantity, no way between the units.
+ * times the units started or the good units where the line is stated per unit. Parts that are cut from sheets are counted, and
+ * take what `sheetLayout` says of the material. Gaps: no quantity, no way between the units.
  */
 export function quantityPerBatch(taken: TakenOf): Figure {
   const { sheet, line, item, units } = taken;
   const net = netQuantity(taken);
-  const inItemUnits = convertedFor(sheet, item, net, line.unit, item.unit);
+  const inItemUnits =
+    taken.perPart === null
+      ? convertedFor(sheet, item, net, line.unit, item.unit)
+      : multiplied({ name: 'Sheets for the parts', subject: item.name }, net, taken.perPart);
   if (inItemUnits === null) return withoutWay(taken, net);
   const gross = line.lossPercent === '0' ? inItemUnits : withWaste(taken, inItemUnits);
   if (line.basis === 'batch') return gross;

@@ -57,6 +57,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   comparedShipments: 'shipment',
   labourRate: 'labourGrade',
   equipment: 'equipment',
+  sheetLayout: 'billLine',
   cashCosts: null,
   labourYear: 'labourGrade',
   equipmentYear: 'equipment',

@@ -1,6 +1,6 @@
 import { cashCosts, overheadTotals, poolCost, productDriverUse } from '../overhead/index.js';
 import { mixVolumes } from '../planning/index.js';
-import { equipmentRate, labourRate } from '../production/index.js';
+import { equipmentRate, labourRate, sheetLayout } from '../production/index.js';
 import { type Evaluation, WHOLE_BOOK } from '../sheet/index.js';
 import { absorbedView } from './absorbed-view.js';
 import { activitiesView } from './activities-view.js';
@@ -119,6 +119,8 @@ export const VIEWS = {
   shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),
+  sheetLayout: (evaluation: Evaluation, id: string) =>
+    shownAll(evaluation, sheetLayout, id, ['perSheet', 'shareByArea', 'perPart', 'usedPercent']),
   cashCosts: (evaluation: Evaluation, _id: string) =>
     shownAll(evaluation, cashCosts, WHOLE_BOOK, ['notPaid', 'repayments']),
   labourYear: (evaluation: Evaluation, id: string) => labourYearView(evaluation, id),
