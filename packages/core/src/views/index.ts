@@ -12,6 +12,7 @@ export type { ComparedLineView, ComparisonView } from './comparison-view.js';
 export type { CostCardSheetView, SheetCard, SheetMethod } from './cost-card-sheet-view.js';
 export type { DepartmentsView, ServiceMethodView } from './departments-view.js';
 export { effectOf, type EffectView } from './effect-view.js';
+export type { PaymentsView } from './payments-view.js';
 export type { JointUse, JointView } from './joint-view.js';
 export type { LandedSaleView } from './landed-sales-view.js';
 export type { LandedSheetView, SheetCharge, SheetLine } from './landed-sheet-view.js';

@@ -50,6 +50,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   shipmentLine: 'shipmentLine',
   shipmentCharge: 'shipmentCharge',
   termPrices: 'shipment',
+  payments: 'shipment',
   landedPrices: 'shipment',
   shipmentPosting: 'shipment',
   landedSales: 'shipment',

@@ -49,6 +49,7 @@ import { profitView } from './profit-view.js';
 import { runYearView } from './run-year-view.js';
 import { candidateView, priceView, productView } from './sale-view.js';
 import { landedPricesView } from './landed-prices-view.js';
+import { paymentsView } from './payments-view.js';
 import { shipmentPostingView } from './shipment-posting-view.js';
 import { shipmentChargeView, shipmentLineView, shipmentView, termPricesView } from './shipment-view.js';
 import { shipmentRulesView } from './shipment-rules-view.js';
@@ -115,6 +116,7 @@ export const VIEWS = {
   receiptToPost: (evaluation: Evaluation, id: string) => receiptToPostView(evaluation, id),
   orderNeeds: (evaluation: Evaluation, id: string) => orderNeedsView(evaluation, id),
   lateCharge: (evaluation: Evaluation, id: string) => lateChargeView(evaluation, id),
+  payments: (evaluation: Evaluation, id: string) => paymentsView(evaluation, id),
   termPrices: (evaluation: Evaluation, id: string) => termPricesView(evaluation, id),
   shipmentCharge: (evaluation: Evaluation, id: string) => shipmentChargeView(evaluation, id),
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),

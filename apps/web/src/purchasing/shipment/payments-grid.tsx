@@ -1,15 +1,17 @@
-import type { StoredRow } from '@nuvar/book';
+import { compareDecimalText, type StoredRow } from '@nuvar/book';
+import type { PaymentsView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { today } from '../../state/today.js';
 import { updateOf } from '../../book/operations.js';
 import { useRowsOf, useSettings } from '../../book/use-book.js';
 import { fieldColumn } from '../../controls/field-column.js';
 import { Grid } from '../../controls/grid.js';
-import type { Column, GridWriter } from '../../controls/grid-model.js';
+import type { Column, GridWriter, InputColumn } from '../../controls/grid-model.js';
+import { isRefusal } from '../../controls/read-field.js';
 import { rowsWriter } from '../../controls/rows-writer.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
-import { dayText } from '../../figures/format.js';
+import { dayText, typedText } from '../../figures/format.js';
 import { CHARGE_LABELS } from './shipment-words.js';
 
 type Payment = StoredRow<'shipmentPayment'>;
@@ -24,7 +26,11 @@ export function PaymentsGrid({ shipment }: { readonly shipment: StoredRow<'shipm
   const view = useView('shipment', shipment.id);
   const { locale, currency } = useSettings();
   const isSettled = shipment.state === 'settled';
-  const columns = useMemo(() => paymentColumns(charges, locale, currency), [charges, locale, currency]);
+  const payments = useView('payments', shipment.id);
+  const columns = useMemo(
+    () => paymentColumns({ charges, payments, locale, currency }),
+    [charges, payments, locale, currency],
+  );
   const writer = useMemo(
     (): GridWriter<Payment, Patch> => ({
       ...rowsWriter<Payment>('shipmentPayment', {
@@ -45,6 +51,7 @@ export function PaymentsGrid({ shipment }: { readonly shipment: StoredRow<'shipm
         nameOf={({ date }) => `payment of ${dayText(date, locale)}`}
         empty="What is paid in another currency: ahead of the goods, or when the bill is settled, each at the rate of its day."
       />
+      {payments && <Owed payments={payments} nameOf={nameOfCharge(charges)} />}
       {view?.exchangeDifference && (
         <p className="mt-2">
           Exchange difference at settlement: <Amount figure={view.exchangeDifference} digits={2} withUnit />, a gain
@@ -55,15 +62,57 @@ export function PaymentsGrid({ shipment }: { readonly shipment: StoredRow<'shipm
   );
 }
 
-function paymentColumns(
-  charges: readonly StoredRow<'shipmentCharge'>[],
-  locale: string,
-  currency: string,
-): Column<Payment, Patch>[] {
-  const nameOf = (chargeId: string | null) => {
-    const charge = charges.find(({ id }) => id === chargeId);
-    return charge === undefined ? GOODS : (CHARGE_LABELS[charge.type] ?? charge.type);
-  };
+const nameOfCharge = (charges: readonly StoredRow<'shipmentCharge'>[]) => (chargeId: string | null) => {
+  const charge = charges.find(({ id }) => id === chargeId);
+  return charge === undefined ? GOODS : (CHARGE_LABELS[charge.type] ?? charge.type);
+};
+
+interface OwedProps {
+  readonly payments: PaymentsView;
+  readonly nameOf: (chargeId: string | null) => string;
+}
+
+/** What is owed, paid and left, each in its own currency. */
+function Owed({ payments, nameOf }: OwedProps) {
+  return (
+    <table className="table mt-3 w-auto" aria-label="Owed and paid">
+      <thead>
+        <tr>
+          <th scope="col">For</th>
+          {['Owed', 'Paid', 'Left to pay'].map((label) => (
+            <th key={label} scope="col" className="text-right">
+              {label}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {payments.owed.map(({ chargeId, owed, paid, left }) => (
+          <tr key={chargeId}>
+            <th scope="row" className="font-normal">
+              {nameOf(chargeId)}
+            </th>
+            {[owed, paid, left].map((figure) => (
+              <td key={figure.key} className="text-right">
+                <Amount figure={figure} digits={2} withUnit />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+interface ColumnsOf {
+  readonly charges: readonly StoredRow<'shipmentCharge'>[];
+  readonly payments: PaymentsView | undefined;
+  readonly locale: string;
+  readonly currency: string;
+}
+
+function paymentColumns({ charges, payments, locale, currency }: ColumnsOf): Column<Payment, Patch>[] {
+  const nameOf = nameOfCharge(charges);
   const offered = [null, ...charges.map(({ id }) => id)];
   return [
     { ...fieldColumn<Payment>('shipmentPayment', 'date', locale), blankText: dayText(today(), locale) },
@@ -82,11 +131,29 @@ function paymentColumns(
           : { patch: { chargeId: found }, shown: nameOf(found) };
       },
     },
-    fieldColumn<Payment>('shipmentPayment', 'amount', locale),
+    amountColumn(payments, locale),
     fieldColumn<Payment>('shipmentPayment', 'rate', locale, {
       header: `Rate, ${currency} for one`,
       placeholder: 'rate of the book',
     }),
     fieldColumn<Payment>('shipmentPayment', 'timing', locale),
   ];
+}
+
+/** An amount that is no more than is still owed: what goes beyond it is a payment for something else. */
+function amountColumn(payments: PaymentsView | undefined, locale: string): InputColumn<Payment, Patch> {
+  const amount = fieldColumn<Payment>('shipmentPayment', 'amount', locale);
+  return {
+    ...amount,
+    read: (text, row) => {
+      const reading = amount.read(text, row);
+      const most = row === null ? payments?.owed[0]?.left : payments?.most[row.id];
+      const typed = isRefusal(reading) ? null : reading.patch.amount;
+      if (isRefusal(reading) || typed == null || most?.amount == null || most.gaps.length > 0) return reading;
+      if (compareDecimalText(typed, most.amount) <= 0) return reading;
+      return {
+        refusal: `No more than ${typedText(most.amount, locale)} is owed. Enter the rest as a payment of its own for what it is for.`,
+      };
+    },
+  };
 }

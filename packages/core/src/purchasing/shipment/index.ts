@@ -6,6 +6,7 @@ import { landedLine } from './landed-line.js';
 import { landedShipment } from './landed-shipment.js';
 import { lineMeasures } from './line-measures.js';
 import { load } from './load.js';
+import { paymentRoom } from './payment-room.js';
 import { priceUnderTerm } from './price-under-term.js';
 import { ruleFits } from './rule-fits.js';
 import { chargeAmount } from './shipment-charge.js';
@@ -23,6 +24,7 @@ export { lineMeasures, lineName, linesOf } from './line-measures.js';
 export { CARRIERS, load } from './load.js';
 export { chargeAmount, chargeName, chargesOf } from './shipment-charge.js';
 export { FORMULA_NAMES, readFormula } from './formula.js';
+export { paymentRoom } from './payment-room.js';
 export { priceUnderTerm } from './price-under-term.js';
 export { ruleFits, rulesThatFit } from './rule-fits.js';
 export { shipmentPosting, shipmentReopening, type PostedFields, type ShipmentPosting } from './shipment-posting.js';
@@ -41,6 +43,7 @@ export const SHIPMENT_CALCULATIONS: readonly Calculation<unknown>[] = [
   landedShipment,
   shipmentPaid,
   priceUnderTerm,
+  paymentRoom,
   chargeTotals,
   load,
   ruleFits,

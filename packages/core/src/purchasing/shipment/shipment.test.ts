@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import type { Evaluation } from '../../sheet/index.js';
 import { Decimal, decimal } from '../../number/index.js';
 import { amount, evaluated, rowsOf } from '../../testing/evaluated.js';
+import { VIEWS } from '../../views/index.js';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -483,7 +484,8 @@ describe('what is paid for a shipment in all', () => {
   });
 
   it('is the same whoever recovers how much of it', () => {
-    const money = fc.integer({ min: 0, max: 5000 }).map((cents) => String(cents / 100));
+    // Goods of no value cannot bear a charge by value.
+    const money = fc.integer({ min: 1, max: 5000 }).map((cents) => String(cents / 100));
     const share = fc.integer({ min: 0, max: 100 });
     fc.assert(
       fc.property(money, money, share, fc.integer({ min: 0, max: 25 }), (price, freight, recovered, tax) => {
@@ -574,5 +576,32 @@ describe('the price under another delivery term', () => {
     ]);
     expect(asksFor('CIF', 'CIF')).toEqual([]);
     expect(under(shipmentOf({}, goods), 'CIF')).toBe('no-delivery-term');
+  });
+});
+
+describe('what is left to pay', () => {
+  it('is what is owed less what was paid, for the goods and for each charge in its own currency', () => {
+    const example = shipmentOf(
+      { currency: 'USD', rate: '0.9' },
+      [{ quantity: '10', price: '100' }],
+      [{ type: 'freight', amount: '80', billed: '90' }],
+      (book, shipmentId, _lines, [chargeId]) => {
+        const pay = (amount: string | null, more: Fields = {}) =>
+          book.add('shipmentPayment', { shipmentId, date: '2026-05-02', amount, ...more });
+        pay('300', { timing: 'ahead', rate: '0.8' });
+        pay('150.50');
+        pay(null);
+        pay('90', { chargeId });
+      },
+    );
+    const { evaluation, shipment, charges } = example;
+    const view = VIEWS.payments(evaluation, shipment);
+    expect(view.owed.map(({ owed, paid, left }) => [owed, paid, left].map(({ amount }) => amount))).toEqual([
+      ['1000', '450.5', '549.5'],
+      ['90', '90', '0'],
+    ]);
+    // What each payment can be at most: what is owed less the others.
+    expect(Object.values(view.most).map(({ amount }) => amount)).toEqual(['849.5', '700', '549.5', '90']);
+    expect(amount(evaluation, `paymentRoom/${shipment}@${charges[0]}/left`)).toBe('0');
   });
 });
