@@ -14,6 +14,8 @@ import {
   mixResourceOutcome,
   mixResourceTerms,
   mixTotalOutcome,
+  headsMade,
+  isSetUpLeftOut,
   mixUse,
   nameInMix,
   nameOfResource,
@@ -25,6 +27,7 @@ import {
 } from '../planning/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, type GapView, shown, shownAll } from './figure-view.js';
+import { mixBrings } from './mix-brings.js';
 
 const OUTCOME = ['goal', 'contribution', 'setUps', 'extra', 'profit', 'revenue', 'units', 'cost'] as const;
 type OutcomeMember = (typeof OUTCOME)[number];
@@ -169,12 +172,13 @@ export function mixOutcomeView(evaluation: Evaluation, id: string): MixOutcomeVi
   const made = rows.map((row, index) => (quantities === null ? row.quantity : (quantities[index] ?? '0')));
   const resources = resourcesOfMix(sheet, planId).map((row) => resourceOf(evaluation, row.id, quantities, made));
   const totals = sheet.rowsOf('mixTotal', 'planId', planId).map((row) => totalOf(evaluation, row.id, quantities));
+  const areMade = headsMade(sheet, rows, (index) => Number(made[index] ?? '0') > 0);
   const [first] = resources
     .flatMap(({ filled }, index) => (filled === null || filled === 0 ? [] : [{ filled, index }]))
     .sort((one, other) => other.filled - one.filled);
   return {
     outcome: shownAll(evaluation, mixOutcome, id, OUTCOME),
-    brings: rows.map((row, index) => bringsOf(evaluation, planId, row.id, decimal(made[index] ?? '0'))),
+    brings: rows.map((row, index) => mixBrings(evaluation, row, decimal(made[index] ?? '0'), areMade.has(row.id))),
     resources,
     totals,
     first: first?.index ?? null,
@@ -196,20 +200,6 @@ function movedBetween(all: readonly { readonly name: string; readonly by: Decima
 /** What one plan leaves above another; the id is "plan@other". */
 export const mixApartView = (evaluation: Evaluation, id: string): FigureView =>
   shown(evaluation, mixPlansApart, id, 'apart');
-
-function bringsOf(evaluation: Evaluation, planId: string, id: string, quantity: Decimal): string | null {
-  if (!isPositive(quantity)) return '0';
-  const { contribution, revenue, variableCost, setUpCost } = evaluation.read(mixProductTerms, id);
-  const goal = evaluation.sheet.row('mixPlan', planId)?.goal ?? 'contribution';
-  if (goal === 'units') return quantity.toFixed();
-  const perUnit = goal === 'revenue' ? revenue : goal === 'least cost' ? variableCost : contribution;
-  if (perUnit.amount === null) return null;
-  const setUp = setUpCost?.amount ?? ZERO;
-  const inAll = quantity.mul(perUnit.amount);
-  return (
-    goal === 'least cost' ? inAll.plus(setUp) : goal === 'profit after set-up' ? inAll.minus(setUp) : inAll
-  ).toFixed();
-}
 
 function resourceOf(
   evaluation: Evaluation,
@@ -253,11 +243,13 @@ function resourceOf(
 }
 
 function sharesOf(evaluation: Evaluation, planId: string, resourceId: string, made: readonly string[]) {
-  return productsOfMix(evaluation.sheet, planId).flatMap((row, product) => {
+  const rows = productsOfMix(evaluation.sheet, planId);
+  const areMade = headsMade(evaluation.sheet, rows, (index) => Number(made[index] ?? '0') > 0);
+  return rows.flatMap((row, product) => {
     const quantity = Number(made[product] ?? '0');
-    if (quantity <= 0) return [];
     const { perUnit, forSetUp } = evaluation.read(mixUse, `${row.id}@${resourceId}`);
-    const amount = quantity * (perUnit.amount?.toNumber() ?? 0) + (forSetUp?.amount?.toNumber() ?? 0);
+    const setUp = areMade.has(row.id) ? (forSetUp?.amount?.toNumber() ?? 0) : 0;
+    const amount = Math.max(0, quantity) * (perUnit.amount?.toNumber() ?? 0) + setUp;
     return amount === 0 ? [] : [{ product, amount }];
   });
 }
@@ -344,23 +336,13 @@ function notesOf(evaluation: Evaluation, planId: string): MixNote[] {
       ...({ code: 'same-name', name: nameInMix(sheet, row) } as const),
       place: place('mixProduct', row.id, 'name'),
     })),
-    ...setUpsTwice(products).map((row) => ({
-      ...({ code: 'set-up-twice', name: sheet.row('product', row.productId ?? '')?.name ?? '' } as const),
-      place: place('mixProduct', row.id, 'setUp'),
-    })),
+    ...products
+      .filter((row) => isSetUpLeftOut(sheet, row))
+      .map((row) => ({
+        ...({ code: 'set-up-twice', name: sheet.row('product', row.productId ?? '')?.name ?? '' } as const),
+        place: place('mixProduct', row.id, 'setUp'),
+      })),
   ];
-}
-
-/** Lines of a product that is there in another channel too, where both pay a set-up once: it would be paid twice. */
-function setUpsTwice(rows: readonly RowOf<'mixProduct'>[]): RowOf<'mixProduct'>[] {
-  const pays = ({ setUp, setUpCost }: RowOf<'mixProduct'>) => setUp === 'once in the plan' || setUpCost !== null;
-  const seen = new Set<string>();
-  return rows.filter((row) => {
-    if (row.productId === null || !pays(row)) return false;
-    const isSecond = seen.has(row.productId);
-    seen.add(row.productId);
-    return isSecond;
-  });
 }
 
 /** What a product takes of a resource, as a figure to open; the id is "product@resource", by their rows in the plan. */

@@ -7,7 +7,7 @@ const SENTENCES: Readonly<Record<MixNote['code'], (name: string) => string>> = {
   'no-resources': () => 'Nothing is said to run short yet: add work, a machine, its space or a material.',
   'never-used': (name) => `Nothing in this plan uses ${name}.`,
   'set-up-twice': (name) =>
-    `${name} pays its set-up in more than one channel. If it is set up once for all of them, state it in one.`,
+    `${name} is set up once for all its channels: the set-up and the lot of its first line count, and not those here.`,
   'same-name': (name) => `${name} is in this plan more than once.`,
 };
 const SIDE: Readonly<Partial<Record<MixNote['code'], string>>> = {

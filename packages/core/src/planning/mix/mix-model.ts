@@ -2,9 +2,10 @@ import type { MixGoal, MixTotalRule } from '@nuvar/book';
 import type { Figure, Gap } from '../../figure/index.js';
 import type { Sheet } from '../../sheet/index.js';
 import { mixTotalOutcome, productsOfMix, resourcesOfMix } from './mix-outcome.js';
-import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
+import { mixProductTerms, type MixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
+import { setUpHead } from './set-up-head.js';
 
 /** A product as the solver sees it. Amounts are binary floats: this is one of the places where they are right. */
 export interface ModelProduct {
@@ -21,6 +22,8 @@ export interface ModelProduct {
   /** What its set-up takes off the goal; zero where the goal does not count it. */
   readonly setUpCost: number;
   readonly quantity: number;
+  /** The place in the model of the line that says its set-up and its lot: its own, or that of its product in another channel. */
+  readonly setUpWith: number;
   /** Its place among the products of the plan: those that lack something are left out of the model. */
   readonly place: number;
 }
@@ -128,26 +131,34 @@ const countsMoney = (goal: MixGoal) => goal !== 'revenue' && goal !== 'units';
 
 function modelProducts(sheet: Sheet, planId: string, goal: MixGoal, unknown: Lacking): ModelProduct[] {
   const countsSetUps = countsMoney(goal) && goal !== 'contribution';
-  return productsOfMix(sheet, planId).flatMap((row, place): ModelProduct[] => {
+  const gainOf = (terms: MixProductTerms) => (goal === 'units' ? null : terms[GAIN[goal]]);
+  const rows = productsOfMix(sheet, planId).map((row, place) => ({ row, place, headId: setUpHead(sheet, row) }));
+  const known = new Set(
+    rows.flatMap(({ row }) => {
+      const terms = sheet.read(mixProductTerms, row.id);
+      return unknown.isKnown([gainOf(terms), countsSetUps ? terms.setUpCost : null, terms.step]) ? [row.id] : [];
+    }),
+  );
+  // Without the line that says its set-up, a product would be made without one.
+  const kept = rows.filter(({ row, headId }) => known.has(row.id) && known.has(headId));
+  const placeOf = new Map(kept.map(({ row }, at) => [row.id, at]));
+  return kept.map(({ row, place, headId }): ModelProduct => {
     const terms = sheet.read(mixProductTerms, row.id);
-    const gain = goal === 'units' ? null : terms[GAIN[goal]];
-    if (!unknown.isKnown([gain, countsSetUps ? terms.setUpCost : null, terms.step])) return [];
-    return [
-      {
-        id: row.id,
-        name: nameInMix(sheet, row),
-        unit: outputInMix(sheet, row).text,
-        place,
-        gain: goal === 'units' ? 1 : plain(gain),
-        contribution: plain(terms.contribution),
-        least: plain(terms.least),
-        most: plainOr(terms.most, null),
-        lot: plainOr(terms.lot, null),
-        step: plainOr(terms.step, null),
-        setUpCost: countsSetUps ? plain(terms.setUpCost) : 0,
-        quantity: Number(row.quantity),
-      },
-    ];
+    return {
+      id: row.id,
+      name: nameInMix(sheet, row),
+      unit: outputInMix(sheet, row).text,
+      place,
+      gain: goal === 'units' ? 1 : plain(gainOf(terms)),
+      contribution: plain(terms.contribution),
+      least: plain(terms.least),
+      most: plainOr(terms.most, null),
+      lot: plainOr(terms.lot, null),
+      step: plainOr(terms.step, null),
+      setUpCost: countsSetUps ? plain(terms.setUpCost) : 0,
+      quantity: Number(row.quantity),
+      setUpWith: placeOf.get(headId) ?? 0,
+    };
   });
 }
 

@@ -18,6 +18,7 @@ import { planningGap } from '../gaps.js';
 import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
+import { headsMade } from './set-up-head.js';
 
 /** The products of a mix plan in their order. */
 export const productsOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixProduct'>[] =>
@@ -93,6 +94,7 @@ export const mixOutcome: Calculation<MixOutcome> = {
     const made = quantitiesOf(sheet, planId, asked);
     const rows = productsOfMix(sheet, planId);
     const terms = rows.map((row) => sheet.read(mixProductTerms, row.id));
+    const areMade = headsMade(sheet, rows, (index) => isMade(made[index] as Figure));
     const each = (name: string, of: 'contribution' | 'revenue' | 'variableCost') =>
       terms.flatMap((term, index) => {
         const quantity = made[index] as Figure;
@@ -102,7 +104,7 @@ export const mixOutcome: Calculation<MixOutcome> = {
     const setUps = sum(
       'Set-ups',
       amount,
-      terms.flatMap(({ setUpCost }, index) => (isMade(made[index] as Figure) ? (setUpCost ?? []) : [])),
+      rows.flatMap((row, index) => (areMade.has(row.id) ? (terms[index]?.setUpCost ?? []) : [])),
     );
     const extra = sum(
       'Extra',
@@ -163,13 +165,15 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
     const subject = nameOfResource(sheet, row);
     const counted = unitOfMixResource(sheet, row);
     const made = quantitiesOf(sheet, row.planId, asked);
-    const takes = productsOfMix(sheet, row.planId).flatMap((product, index) => {
+    const products = productsOfMix(sheet, row.planId);
+    const areMade = headsMade(sheet, products, (index) => isMade(made[index] as Figure));
+    const takes = products.flatMap((product, index) => {
       const quantity = made[index] as Figure;
-      if (!isMade(quantity)) return [];
       const { perUnit, forSetUp } = sheet.read(mixUse, `${product.id}@${row.id}`);
       const called = { name: 'Used', subject: quantity.subject };
-      const taken = perUnit.amount?.isZero() === true ? [] : [multiplied(called, quantity, perUnit)];
-      return forSetUp === null ? taken : [...taken, forSetUp];
+      const isTaken = isMade(quantity) && perUnit.amount?.isZero() !== true;
+      const taken = isTaken ? [multiplied(called, quantity, perUnit)] : [];
+      return forSetUp === null || !areMade.has(product.id) ? taken : [...taken, forSetUp];
     });
     const used = sum({ name: 'Used', subject }, counted, takes);
     const { available, extra, premium } = sheet.read(mixResourceTerms, row.id);

@@ -161,19 +161,58 @@ describe('a mix plan', () => {
     ]);
   });
 
-  it('notes a set-up that would be paid in two channels', () => {
-    const { rows } = workshop({
-      more: (book, { product, channel }) => {
-        const planId = book.add('mixPlan', { name: 'Twice' });
-        const second = book.add('channel', { name: 'Stall' });
-        for (const channelId of [channel, second])
-          book.add('mixProduct', { planId, productId: product, channelId, contribution: '1', setUpCost: '5' });
-        book.add('mixResource', { planId, name: 'Slots', available: '3' });
+  // Mug at 30 (at most 8) and at 26 (at most 9), 1 h each, a set-up of 10 h and 60.00, 30 h: 8 x 30 + 9 x 26 - 60 = 414.
+  const inTwoChannels = (first: Fields, second: Fields, hours = '30') => {
+    const made = workshop({
+      more: (book, { product: productId, channel }) => {
+        const planId = book.add('mixPlan', { name: 'Both' });
+        const stall = book.add('channel', { name: 'Stall' });
+        const add = (channelId: string, contribution: string, maximum: string, more: Fields) =>
+          book.add('mixProduct', { planId, productId, channelId, contribution, maximum, ...more });
+        const rows = [add(channel, '30', '8', first), add(stall, '26', '9', second)];
+        const resourceId = book.add('mixResource', { planId, name: 'Bench', available: hours });
+        for (const mixProductId of rows) book.add('mixUse', { mixProductId, resourceId, perUnit: '1', forSetUp: '10' });
       },
     });
-    const evaluation = evaluated(rows);
-    const { notes } = VIEWS.mix(evaluation, evaluation.sheet.all('mixPlan')[0]?.id ?? '');
-    expect(notes.map(({ code, name }) => [code, name])).toContainEqual(['set-up-twice', 'Thing']);
+    const evaluation = evaluated(made.rows);
+    const planId = evaluation.sheet.all('mixPlan')[0]?.id ?? '';
+    const view = VIEWS.mix(evaluation, planId);
+    const found = solveMix(highs, view.model);
+    const result = VIEWS.mixOutcome(evaluation, `${planId}@${found.quantities.join('|')}`);
+    return { view, found, result, notes: view.notes.map(({ code }) => code) };
+  };
+
+  it.each([
+    ['first', { setUpCost: '60' }, {}],
+    ['second', {}, { setUpCost: '60' }],
+  ])('sets a product up once for all its channels, typed at its %s line', (_line, first, second) => {
+    const { found, result } = inTwoChannels(first, second);
+    expect([found.goal, found.quantities]).toEqual([414, [8, 9]]);
+    // The figures say the same as the solver, line by line too.
+    expect([result.outcome.goal.amount, result.outcome.setUps.amount]).toEqual(['414', '60']);
+    expect(result.resources[0]?.used.amount).toBe('27');
+    expect(result.brings.reduce((so, each) => so + Number(each), 0)).toBe(414);
+    expect(result.resources[0]?.shares.reduce((so, { amount: taken }) => so + taken, 0)).toBe(27);
+  });
+
+  it('pays the set-up where only the other line is made', () => {
+    const { found, result } = inTwoChannels({ setUpCost: '60', maximum: '0' }, {});
+    expect([found.goal, found.quantities]).toEqual([174, [0, 9]]);
+    expect([result.outcome.goal.amount, result.resources[0]?.used.amount]).toEqual(['174', '19']);
+    expect(result.brings.map(Number)).toEqual([-60, 234]);
+  });
+
+  it('counts a minimum lot over all channels', () => {
+    // 12 h leave 2 units after the set-up: not a lot of 15, and 30 h do.
+    expect(inTwoChannels({ lot: '15' }, {}).found.quantities).toEqual([8, 9]);
+    expect(inTwoChannels({ lot: '18' }, {}).found.quantities).toEqual([0, 0]);
+    expect(inTwoChannels({ lot: '15' }, {}, '24').found.quantities).toEqual([0, 0]);
+  });
+
+  it('notes a set-up of another line, which does not count', () => {
+    const twice = inTwoChannels({ setUpCost: '60' }, { setUpCost: '5' });
+    expect([twice.found.goal, twice.notes]).toEqual([414, ['set-up-twice']]);
+    expect(inTwoChannels({ setUpCost: '60' }, {}).notes).toEqual([]);
   });
 
   it('takes its quantities over as planned volumes of a month, shared out as they are planned now', () => {

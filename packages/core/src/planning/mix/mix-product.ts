@@ -16,13 +16,14 @@ import { pricePoint, setPrice } from '../../selling/index.js';
 import { BATCH, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { planningGap } from '../gaps.js';
 import { mixPeriod } from './mix-period.js';
+import { setUpHead } from './set-up-head.js';
 
 /** What a mix plan knows of one of its products, for each unit of it. */
 export interface MixProductTerms {
   readonly contribution: Figure;
   readonly revenue: Figure;
   readonly variableCost: Figure;
-  /** Paid once where it is made at all; null for none. */
+  /** Paid once where the product is made at all, in whatever channel; null for none, or where another line of it says it. */
   readonly setUpCost: Figure | null;
   /** The larger of what it is to be made at least and of its agreed orders. */
   readonly least: Figure;
@@ -59,7 +60,8 @@ export const priceInMix = (sheet: Sheet, { productId, channelId }: Row): RowOf<'
 /**
  * The terms of a product in a mix plan: contribution, net revenue and variable cost of a unit as typed, else at its price in its
  * channel; its limits; its set-up. Where the set-up comes once in the plan, the labour of the set-ups that the contribution
- * holds is given back to it, since the plan charges it by itself. Committed pay and wear are in no contribution. Gaps: no
+ * holds is given back to it, since the plan charges it by itself. A product in several channels has one set-up and one lot for
+ * all of them, by the line that `setUpHead` finds. Committed pay and wear are in no contribution. Gaps: no
  * contribution, no price in the channel.
  */
 export const mixProductTerms: Calculation<MixProductTerms> = {
@@ -82,16 +84,14 @@ export const mixProductTerms: Calculation<MixProductTerms> = {
     const output = outputInMix(sheet, row);
     const limit = (field: 'minimum' | 'maximum' | 'agreed' | 'lot', name: string) =>
       sheet.input('mixProduct', row, field, { name, subject, unit: output });
+    const headId = setUpHead(sheet, row);
+    const isHead = headId === row.id;
+    const head = isHead ? row : sheet.row('mixProduct', headId);
     const setUp =
-      row.setUp === 'once in the plan' && row.productId !== null ? setUpOfBatch(sheet, row.productId) : null;
+      head?.setUp === 'once in the plan' && row.productId !== null ? setUpOfBatch(sheet, row.productId) : null;
     return {
       ...amountsOf(sheet, row, subject, money(sheet).per(output), setUp),
-      setUpCost:
-        row.setUpCost === null
-          ? setUp === null
-            ? null
-            : multiplied({ name: 'Set-up cost', subject }, setUp, constant('Set-ups', '1', BATCH, 'once in the plan'))
-          : sheet.input('mixProduct', row, 'setUpCost', { name: 'Set-up cost', subject, unit: money(sheet) }),
+      setUpCost: isHead ? setUpCostOf(sheet, row, subject, setUp) : null,
       least:
         row.agreed === '0'
           ? limit('minimum', 'At least')
@@ -101,12 +101,18 @@ export const mixProductTerms: Calculation<MixProductTerms> = {
               'the larger of the two',
             ),
       most: row.maximum === null ? null : limit('maximum', 'At most'),
-      lot: row.lot === null ? null : limit('lot', 'Minimum lot'),
+      lot: row.lot === null || !isHead ? null : limit('lot', 'Minimum lot'),
       step: stepOf(sheet, row, output),
       planned: plannedInPeriod(sheet, row, subject),
     };
   },
 };
+
+function setUpCostOf(sheet: Sheet, row: Row, subject: string, setUp: Figure | null): Figure | null {
+  const called = { name: 'Set-up cost', subject };
+  if (row.setUpCost !== null) return sheet.input('mixProduct', row, 'setUpCost', { ...called, unit: money(sheet) });
+  return setUp && multiplied(called, setUp, constant('Set-ups', '1', BATCH, 'once in the plan'));
+}
 
 type Amounts = Pick<MixProductTerms, 'contribution' | 'revenue' | 'variableCost'>;
 

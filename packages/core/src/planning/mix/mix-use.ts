@@ -4,12 +4,13 @@ import { batch, type ResourceUse, resourceUse } from '../../production/index.js'
 import { type Unit, unit } from '../../quantity/index.js';
 import { BATCH, type Calculation, type Sheet } from '../../sheet/index.js';
 import { nameInMix, outputInMix } from './mix-product.js';
+import { setUpHead } from './set-up-head.js';
 import { nameOfResource, sourceOfResource, unitOfMixResource } from './mix-resource.js';
 
 /** What a product of a mix plan takes of a resource. */
 export interface MixUse {
   readonly perUnit: Figure;
-  /** Taken once where it is made at all; null for nothing. */
+  /** Taken once where the product is made at all; null for nothing, or where another line of it takes it. */
   readonly forSetUp: Figure | null;
 }
 
@@ -36,6 +37,7 @@ export const mixUse: Calculation<MixUse> = {
     const source = sourceOfResource(resource);
     const between: Between = {
       row,
+      head: sheet.row('mixProduct', setUpHead(sheet, row)) ?? row,
       subject,
       counted: unitOfMixResource(sheet, resource),
       typed: sheet.rowsOf('mixUse', 'mixProductId', row.id).find((each) => each.resourceId === resource.id),
@@ -48,6 +50,8 @@ export const mixUse: Calculation<MixUse> = {
 /** A product and a resource, with what is typed of them and what the book says. */
 interface Between {
   readonly row: RowOf<'mixProduct'>;
+  /** The line that says the set-up of its product. */
+  readonly head: RowOf<'mixProduct'>;
   readonly subject: string;
   readonly counted: Unit;
   readonly typed: RowOf<'mixUse'> | undefined;
@@ -55,8 +59,8 @@ interface Between {
 }
 
 /** What a set-up takes of the resource, where it comes once in the plan. */
-const takenOnce = ({ row, byBook }: Between): Figure | null =>
-  row.setUp === 'once in the plan' ? (byBook?.ofSetUp ?? null) : null;
+const takenOnce = ({ head, byBook }: Between): Figure | null =>
+  head.setUp === 'once in the plan' ? (byBook?.ofSetUp ?? null) : null;
 
 function perUnitOf(sheet: Sheet, between: Between): Figure {
   const { row, subject, counted, typed, byBook } = between;
@@ -71,7 +75,8 @@ function perUnitOf(sheet: Sheet, between: Between): Figure {
 }
 
 function forSetUpOf(sheet: Sheet, between: Between): Figure | null {
-  const { subject, counted, typed } = between;
+  const { row, head, subject, counted, typed } = between;
+  if (head.id !== row.id) return null;
   const called = { name: 'For the set-up', subject };
   if (typed !== undefined && typed.forSetUp !== null)
     return sheet.input('mixUse', typed, 'forSetUp', { ...called, unit: counted });

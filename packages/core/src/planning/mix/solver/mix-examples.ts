@@ -31,6 +31,7 @@ export function exampleModel(
       step: null,
       setUpCost: 0,
       quantity: 0,
+      setUpWith: place,
       place,
       ...product,
     })),

@@ -38,7 +38,8 @@ const WHOLE = 1e-9;
 
 /**
  * Writes a mix model as a program: maximise gain x quantity - set-up cost x made - premium x extra, under what is available. A
- * product with a set-up or a minimum lot is linked to whether it is made at all by the tightest bound that its limits give:
+ * product with a set-up or a minimum lot is linked to whether it is made at all - in any of its lines, where it is sold in several
+ * channels: they share one set-up and one lot - by the tightest bound that its limits give:
  * the least of its maximum and, over all resources, (available + extra - use of the set-up) / use of a unit. Each row is scaled
  * by its largest coefficient, so that very small and very large uses stand side by side.
  */
@@ -53,7 +54,8 @@ export function mixProgram(model: MixModel): MixProgram {
     takesForSetUp: new Set(model.uses.flatMap(({ product, forSetUp }) => (forSetUp > 0 ? [product] : []))),
   };
   model.products.forEach((product, at) => builder.quantities.push(addQuantity(builder, product, at)));
-  model.products.forEach((product, at) => builder.mades.push(addMade(builder, product, at)));
+  const heads = model.products.map((product, at) => (product.setUpWith === at ? addMade(builder, product, at) : null));
+  model.products.forEach(({ setUpWith }) => builder.mades.push(heads[setUpWith] ?? null));
   const usesOf = groupedBy(model.uses, ({ resource }) => resource);
   model.resources.forEach((resource, at) => addResource(builder, resource, at, usesOf.get(at) ?? []));
   model.totals.forEach((total, at) => addTotal(builder, total, at));
@@ -69,7 +71,7 @@ interface Builder {
   readonly rows: ProgramRow[];
   /** The column of the quantity of each product. */
   readonly quantities: number[];
-  /** The column that says whether it is made at all; null where that does not matter. */
+  /** The column that says whether it is made at all, shared by all lines of a product; null where that does not matter. */
   readonly mades: (number | null)[];
   /** How much of each product there can be at most. */
   readonly bounds: readonly number[];
@@ -115,11 +117,12 @@ function addQuantity(builder: Builder, { step, least, most, gain }: ModelProduct
   });
 }
 
-function addMade(builder: Builder, { setUpCost, least, lot }: ModelProduct, at: number): number | null {
+function addMade(builder: Builder, { setUpCost, lot }: ModelProduct, at: number): number | null {
   // Otherwise it does not matter whether it is made at all.
   if (setUpCost === 0 && lot === null && !builder.takesForSetUp.has(at)) return null;
   const cost = taken(builder.model, setUpCost);
-  return addColumn(builder, { of: 'made', at, step: 1, isWhole: true, cost, lower: least > 0 ? 1 : 0, upper: 1 });
+  const isMadeAnyway = builder.model.products.some(({ least, setUpWith }) => setUpWith === at && least > 0);
+  return addColumn(builder, { of: 'made', at, step: 1, isWhole: true, cost, lower: isMadeAnyway ? 1 : 0, upper: 1 });
 }
 
 function addResource(builder: Builder, resource: ModelResource, at: number, uses: readonly ModelUse[]): void {
@@ -173,7 +176,11 @@ function addSetUp(builder: Builder, { lot }: ModelProduct, at: number): void {
     [Number.NEGATIVE_INFINITY, 0],
     [quantity, [made, -(builder.bounds[at] ?? BEYOND_ALL_NEED)]],
   );
-  if (lot !== null) addRow(builder, 'lot', at, [0, Number.POSITIVE_INFINITY], [quantity, [made, -lot]]);
+  if (lot === null) return;
+  const together = builder.model.products.flatMap(({ setUpWith }, index) =>
+    setUpWith === at ? [quantityTerm(builder, index, 1)] : [],
+  );
+  addRow(builder, 'lot', at, [0, Number.POSITIVE_INFINITY], [...together, [made, -lot]]);
 }
 
 const taken = ({ isLeast }: MixModel, cost: number) => (isLeast ? cost : -cost);

@@ -1,4 +1,5 @@
 import type { MixModel, ModelProduct } from '../mix-model.js';
+import { headsMade } from './solved.js';
 
 /** What comes of making first what brings most for each unit of one resource. */
 export interface RankedMix {
@@ -25,10 +26,11 @@ export function rankedMix(model: MixModel, resource: number): RankedMix {
   const ranOut: number[] = [];
   const make = (at: number, quantity: number) => {
     if (quantity <= 0) return;
-    const isFirst = quantities[at] === 0;
+    const head = model.products[at]?.setUpWith ?? at;
+    const isFirst = !headsMade(model, quantities).has(head);
     quantities[at] = (quantities[at] ?? 0) + quantity;
-    for (const { resource: of, perUnit, forSetUp } of usesOf(at))
-      left[of] = (left[of] ?? 0) - perUnit * quantity - (isFirst ? forSetUp : 0);
+    for (const { resource: of, perUnit } of usesOf(at)) left[of] = (left[of] ?? 0) - perUnit * quantity;
+    if (isFirst) for (const { resource: of, forSetUp } of usesOf(head)) left[of] = (left[of] ?? 0) - forSetUp;
     model.totals.forEach(({ products }, total) => {
       if (products.includes(at)) leftOfTotals[total] = (leftOfTotals[total] ?? 0) - quantity;
     });
@@ -52,22 +54,25 @@ export function rankedMix(model: MixModel, resource: number): RankedMix {
   for (const { at, perResource } of [...order, ...(model.isLeast ? [] : rest)]) {
     const product = model.products[at] as ModelProduct;
     if (perResource <= 0) continue;
-    make(at, fitting(product, room(model, product, at, quantities[at] ?? 0, left, leftOfTotals), quantities[at] ?? 0));
+    const sofar = madeTogether(model, product.setUpWith, quantities);
+    make(at, fitting(model, product, room(model, product, at, quantities, left, leftOfTotals), sofar));
   }
   return { order, quantities, ranOut, goal: goalOf(model, quantities) };
 }
 
 /** What quantities reach of the goal of a model, with their set-ups and what extra costs. */
-function goalOf({ products, resources, uses, isLeast }: MixModel, quantities: readonly number[]): number {
+function goalOf(model: MixModel, quantities: readonly number[]): number {
+  const { products, resources, uses, isLeast } = model;
   const turn = isLeast ? 1 : -1;
-  const made = products.reduce((so, { gain, setUpCost }, at) => {
-    const quantity = quantities[at] ?? 0;
-    return quantity > 0 ? so + gain * quantity + turn * setUpCost : so;
-  }, 0);
+  const isMade = headsMade(model, quantities);
+  const made = products.reduce(
+    (so, { gain, setUpCost }, at) => so + gain * (quantities[at] ?? 0) + (isMade.has(at) ? turn * setUpCost : 0),
+    0,
+  );
   const extra = resources.reduce((so, { available, premium }, at) => {
     const used = uses.reduce(
       (sum, { product, resource, perUnit, forSetUp }) =>
-        resource === at && (quantities[product] ?? 0) > 0 ? sum + perUnit * (quantities[product] ?? 0) + forSetUp : sum,
+        resource === at ? sum + perUnit * (quantities[product] ?? 0) + (isMade.has(product) ? forSetUp : 0) : sum,
       0,
     );
     return so + Math.max(0, used - available) * premium;
@@ -81,28 +86,36 @@ export function furthestRanking(model: MixModel, goal: number): number {
   return apart.reduce((so, each, at) => (each > (apart[so] ?? 0) + 1e-6 ? at : so), 0);
 }
 
+/** How much is made of a product in all its lines. */
+const madeTogether = ({ products }: MixModel, head: number, quantities: readonly number[]): number =>
+  products.reduce((so, { setUpWith }, at) => (setUpWith === head ? so + (quantities[at] ?? 0) : so), 0);
+
 /** How much more of a product fits into what is left. */
 function room(
   model: MixModel,
-  { most }: ModelProduct,
+  { most, setUpWith }: ModelProduct,
   at: number,
-  made: number,
+  quantities: readonly number[],
   left: readonly number[],
   leftOfTotals: readonly number[],
 ): number {
-  const byResources = model.uses.flatMap(({ product, resource, perUnit, forSetUp }) =>
-    product !== at || perUnit === 0 ? [] : [((left[resource] ?? 0) - (made === 0 ? forSetUp : 0)) / perUnit],
+  const isSetUp = headsMade(model, quantities).has(setUpWith);
+  const forSetUp = (of: number) =>
+    isSetUp ? 0 : (model.uses.find(({ product, resource }) => product === setUpWith && resource === of)?.forSetUp ?? 0);
+  const byResources = model.uses.flatMap(({ product, resource, perUnit }) =>
+    product !== at || perUnit === 0 ? [] : [((left[resource] ?? 0) - forSetUp(resource)) / perUnit],
   );
   const byTotals = model.totals.flatMap(({ products }, total) =>
     products.includes(at) ? [leftOfTotals[total] ?? 0] : [],
   );
-  const byMost = most === null ? Number.POSITIVE_INFINITY : most - made;
+  const byMost = most === null ? Number.POSITIVE_INFINITY : most - (quantities[at] ?? 0);
   const least = Math.min(byMost, ...byResources, ...byTotals);
   return Number.isFinite(least) ? Math.max(0, least) : 0;
 }
 
 /** That in whole steps, and nothing where it is less than the minimum lot. */
-function fitting({ step, lot }: ModelProduct, amount: number, made: number): number {
+function fitting(model: MixModel, { step, setUpWith }: ModelProduct, amount: number, made: number): number {
+  const lot = model.products[setUpWith]?.lot ?? null;
   const whole = step === null ? amount : Math.floor(amount / step + 1e-9) * step;
   return lot !== null && made + whole < lot ? 0 : whole;
 }

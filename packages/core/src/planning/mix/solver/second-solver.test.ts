@@ -49,6 +49,7 @@ const models = (isWhole: boolean) =>
           setUpCost: fc.constantFrom(0, 0, 15, 60),
           setUpUse: fc.constantFrom(0, 0, 5),
           lot: fc.constantFrom(null, null, null, 8),
+          isSoldToo: fc.boolean(),
         }),
         { minLength: 1, maxLength: 7 },
       ),
@@ -62,13 +63,18 @@ const models = (isWhole: boolean) =>
     })
     .map(({ products, available, extra, premium, total, isLeast }) =>
       exampleModel(
-        products.map(({ setUpUse, uses, least, most, ...product }, index) => ({
+        products.map(({ setUpUse, uses, least, most, isSoldToo, ...product }, index) => ({
           ...product,
           name: `P${index}`,
           uses,
           most,
           least: most === null ? least : Math.min(least, most),
-          ...(isWhole ? { setUpUses: [setUpUse] } : { step: null, lot: null, setUpCost: 0 }),
+          ...(isWhole
+            ? index > 0 && isSoldToo
+              ? // Sold in another channel too: set up with the first of all.
+                { setUpWith: 0, lot: null, setUpCost: 0 }
+              : { setUpUses: [setUpUse] }
+            : { step: null, lot: null, setUpCost: 0 }),
           ...(isLeast ? { gain: Math.abs(product.gain) } : {}),
         })),
         available.map((each, index) => ({ available: each, extra: index === 0 ? extra : 0, premium })),

@@ -1,4 +1,5 @@
 import type { Highs, Model } from 'highs';
+import type { MixModel } from '../mix-model.js';
 import type { MixProgram, ProgramColumn } from './program.js';
 
 /** How a search ended. */
@@ -93,16 +94,17 @@ export function settled(value: number): number {
 
 /** The values of a program that a mix stands for, to begin with: null where it breaks a bound of the program itself. */
 export function valuesOf({ model, columns }: MixProgram, quantities: readonly number[]): number[] | null {
+  const isMade = headsMade(model, quantities);
   const used = model.resources.map((_resource, at) =>
     model.uses.reduce(
       (so, { product, resource, perUnit, forSetUp }) =>
-        resource !== at || (quantities[product] ?? 0) <= 0 ? so : so + perUnit * (quantities[product] ?? 0) + forSetUp,
+        resource !== at ? so : so + perUnit * (quantities[product] ?? 0) + (isMade.has(product) ? forSetUp : 0),
       0,
     ),
   );
   const valueOf = ({ of, at, step }: ProgramColumn): number => {
     if (of === 'quantity') return (quantities[at] ?? 0) / step;
-    if (of === 'made') return (quantities[at] ?? 0) > 0 ? 1 : 0;
+    if (of === 'made') return isMade.has(at) ? 1 : 0;
     return Math.max(0, (used[at] ?? 0) - (model.resources[at]?.available ?? 0));
   };
   const values = columns.map(valueOf);
@@ -112,6 +114,10 @@ export function valuesOf({ model, columns }: MixProgram, quantities: readonly nu
   });
   return fits ? values : null;
 }
+
+/** The places of the lines whose set-up is paid: those of the products that are made in any of their lines. */
+export const headsMade = ({ products }: MixModel, quantities: readonly number[]): ReadonlySet<number> =>
+  new Set(products.flatMap(({ setUpWith }, at) => ((quantities[at] ?? 0) > 0 ? [setUpWith] : [])));
 
 /** How far a goal can be from the best possible, in percent of itself. */
 export function gapOf(goal: number, bound: number): number {

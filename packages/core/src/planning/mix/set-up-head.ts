@@ -1,0 +1,49 @@
+import type { RowOf } from '@nuvar/book';
+import type { Calculation, Sheet } from '../../sheet/index.js';
+
+type Row = RowOf<'mixProduct'>;
+
+const saysSomething = ({ setUp, setUpCost, lot }: Row): boolean =>
+  setUp === 'once in the plan' || setUpCost !== null || lot !== null;
+
+/** The line that says the set-up of each product of a mix plan; by the id of the product. */
+const headsOfPlan: Calculation<ReadonlyMap<string, string>> = {
+  name: 'mixSetUpHeads',
+  meanings: {},
+  work(sheet, planId) {
+    const rows = sheet.rowsOf('mixProduct', 'planId', planId);
+    const heads = new Map<string, string>();
+    for (const row of [...rows.filter(saysSomething), ...rows])
+      if (row.productId !== null && !heads.has(row.productId)) heads.set(row.productId, row.id);
+    return heads;
+  },
+};
+
+/** The head of one line, by itself: a quantity that moves does not move it, nor what depends on it. */
+const headOfLine: Calculation<string> = {
+  name: 'mixSetUpHead',
+  meanings: {},
+  work(sheet, id) {
+    const row = sheet.row('mixProduct', id);
+    if (row === undefined || row.productId === null) return id;
+    return sheet.read(headsOfPlan, row.planId).get(row.productId) ?? id;
+  },
+};
+
+/**
+ * The id of the line of a mix plan whose set-up and minimum lot count for a product: a product that is sold in several channels is
+ * set up once for all of them, and its lot is that of all together. It is the first of its lines that states a set-up or a lot,
+ * else its first; a product that is not in the book stands for itself.
+ */
+export const setUpHead = (sheet: Sheet, { id }: Pick<Row, 'id'>): string => sheet.read(headOfLine, id);
+
+/** True for a line that states a set-up or a lot of its own beside that of another line of its product: it does not count. */
+export const isSetUpLeftOut = (sheet: Sheet, row: Row): boolean =>
+  saysSomething(row) && setUpHead(sheet, row) !== row.id;
+
+/** The lines whose set-up is paid: those of the products that are made in any of their lines. */
+export const headsMade = (
+  sheet: Sheet,
+  rows: readonly Row[],
+  isMade: (index: number) => boolean,
+): ReadonlySet<string> => new Set(rows.flatMap((row, index) => (isMade(index) ? [setUpHead(sheet, row)] : [])));
