@@ -16,6 +16,7 @@ import {
   mixTotalOutcome,
   headsMade,
   isSetUpLeftOut,
+  setUpHead,
   mixUse,
   nameInMix,
   nameOfResource,
@@ -25,7 +26,7 @@ import {
   unitOfMixResource,
   withQuantities,
 } from '../planning/index.js';
-import type { Evaluation } from '../sheet/index.js';
+import type { Evaluation, Sheet } from '../sheet/index.js';
 import { type FigureView, type GapView, shown, shownAll } from './figure-view.js';
 import { mixBrings } from './mix-brings.js';
 
@@ -290,15 +291,22 @@ function productOf(evaluation: Evaluation, id: string, room: number | null): Mix
     step: known('step'),
     planned: known('planned'),
     room,
-    isBroken: breaksOwnLimit(terms, decimal(row.quantity)),
+    isBroken: breaksOwnLimit(terms, decimal(row.quantity), madeInAllLines(sheet, row)),
   };
 }
 
-function breaksOwnLimit({ least, most, lot }: MixProductTerms, made: Decimal): boolean {
-  const isUnder = (limit: Figure | null) =>
-    limit !== null && limit.amount !== null && isBeyond(limit.amount.minus(made), limit.amount);
+/** What is tried of the product of a line in all its lines. */
+const madeInAllLines = (sheet: Sheet, row: RowOf<'mixProduct'>): Decimal =>
+  productsOfMix(sheet, row.planId)
+    .filter((each) => setUpHead(sheet, each) === setUpHead(sheet, row))
+    .reduce((so, { quantity }) => so.plus(quantity), ZERO);
+
+/** The minimum lot is that of all lines of a product together. */
+function breaksOwnLimit({ least, most, lot }: MixProductTerms, made: Decimal, together: Decimal): boolean {
+  const isUnder = (limit: Figure | null, quantity: Decimal) =>
+    limit !== null && limit.amount !== null && isBeyond(limit.amount.minus(quantity), limit.amount);
   const isOver = most !== null && most.amount !== null && isBeyond(made.minus(most.amount), most.amount);
-  return isUnder(least) || isOver || (isPositive(made) && isUnder(lot));
+  return isUnder(least, made) || isOver || (isPositive(together) && isUnder(lot, together));
 }
 
 function notesOf(evaluation: Evaluation, planId: string): MixNote[] {

@@ -23,7 +23,7 @@ export { mixRanking } from './mix-ranking.js';
 export { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 export { readMixTable, type MixTable, type TableField, type TableProduct } from './mix-table.js';
 export { mixUse } from './mix-use.js';
-export { headsMade, isSetUpLeftOut } from './set-up-head.js';
+export { headsMade, isSetUpLeftOut, setUpHead } from './set-up-head.js';
 export { mixVolumes, type MixVolume } from './mix-volumes.js';
 export * from './solver/index.js';
 

@@ -207,6 +207,14 @@ describe('a mix plan', () => {
     expect(inTwoChannels({ lot: '15' }, {}).found.quantities).toEqual([8, 9]);
     expect(inTwoChannels({ lot: '18' }, {}).found.quantities).toEqual([0, 0]);
     expect(inTwoChannels({ lot: '15' }, {}, '24').found.quantities).toEqual([0, 0]);
+    const tried = (first: string, second: string) =>
+      inTwoChannels({ lot: '15', quantity: first }, { quantity: second }).view.products.map(({ isBroken }) => isBroken);
+    expect([tried('7', '8'), tried('0', '0'), tried('7', '7'), tried('0', '9')]).toEqual([
+      [false, false],
+      [false, false],
+      [true, false],
+      [true, false],
+    ]);
   });
 
   it('notes a set-up of another line, which does not count', () => {
