@@ -291,19 +291,13 @@ describe('over- and under-absorbed overhead', () => {
   });
 
   it('takes the budget of today where none is entered', () => {
-    const { rows } = workshop({ settings: { normalLabourHoursPerMonth: '40' } });
-    const id = '0192f000-0000-7000-8000-00000000ffff';
-    rows.put('overheadActual', id, {
-      id,
-      version: 1,
-      month: '2026-10-01',
-      departmentId: null,
-      amount: '480',
-      basisQuantity: '36',
-      standardQuantity: null,
-      budgetAmount: null,
-      budgetQuantity: null,
-    } as never);
+    let id = '';
+    const { rows } = workshop({
+      settings: { normalLabourHoursPerMonth: '40' },
+      more: (book) => {
+        id = book.add('overheadActual', { month: '2026-10-01', amount: '480', basisQuantity: '36' });
+      },
+    });
     const view = VIEWS.absorbed(evaluated(rows), id);
     expect([view.budget.amount, view.budgetBasis.amount, view.rate.amount, view.difference.amount]).toEqual([
       ...['500', '40', '12.5', '-30'],
