@@ -15,7 +15,7 @@ import { withPoolsAndVolumes } from './pools-and-volumes.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 11;
+export const BOOK_FILE_VERSION = 12;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -46,6 +46,8 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   9: (file) => ({ ...file, version: 10, rows: withImportTax(file.rows) }),
   // Format 11 knows two rates of services, whole batches, and what a quote was sent at: a book of before has none of them.
   10: (file) => ({ ...file, version: 11 }),
+  // Format 12 knows costs of a year, sheets, finished stock, cash and parts of decisions: a book of before has none of them.
+  11: (file) => ({ ...file, version: 12 }),
 };
 
 /** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */
