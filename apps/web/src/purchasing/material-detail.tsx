@@ -174,9 +174,9 @@ function AboutMaterial({ id }: { readonly id: string }) {
       <RowField kind="material" id={id} field="category" />
       <RowField kind="material" id={id} field="tags" placeholder="between commas" />
       <RowField kind="material" id={id} field="ruleSet" placeholder="none" />
-      <RowField kind="material" id={id} field="sheetLength" suffix="mm" placeholder="no sheet" />
-      <RowField kind="material" id={id} field="sheetWidth" suffix="mm" placeholder="no sheet" />
-      <RowField kind="material" id={id} field="cutWidth" suffix="mm" />
+      <RowField kind="material" id={id} field="sheetLength" label="Sheet length" suffix="mm" placeholder="no sheet" />
+      <RowField kind="material" id={id} field="sheetWidth" label="Sheet width" suffix="mm" placeholder="no sheet" />
+      <RowField kind="material" id={id} field="cutWidth" label="Cut width" suffix="mm" />
       <RowField kind="material" id={id} field="note" />
       <RowField kind="material" id={id} field="archived" />
     </Fields>

@@ -147,12 +147,12 @@ function amountColumn(payments: PaymentsView | undefined, locale: string): Input
     ...amount,
     read: (text, row) => {
       const reading = amount.read(text, row);
-      const most = row === null ? payments?.owed[0]?.left : payments?.most[row.id];
+      const room = row === null ? undefined : payments?.most[row.id];
+      const most = row === null ? payments?.mostOfAny : room?.gaps.length === 0 ? room.amount : null;
       const typed = isRefusal(reading) ? null : reading.patch.amount;
-      if (isRefusal(reading) || typed == null || most?.amount == null || most.gaps.length > 0) return reading;
-      if (compareDecimalText(typed, most.amount) <= 0) return reading;
+      if (typed == null || most == null || compareDecimalText(typed, most) <= 0) return reading;
       return {
-        refusal: `No more than ${typedText(most.amount, locale)} is owed. Enter the rest as a payment of its own for what it is for.`,
+        refusal: `No more than ${typedText(most, locale)} is owed. Enter the rest as a payment of its own for what it is for.`,
       };
     },
   };

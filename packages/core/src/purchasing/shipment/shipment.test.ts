@@ -603,5 +603,6 @@ describe('what is left to pay', () => {
     // What each payment can be at most: what is owed less the others.
     expect(Object.values(view.most).map(({ amount }) => amount)).toEqual(['849.5', '700', '549.5', '90']);
     expect(amount(evaluation, `paymentRoom/${shipment}@${charges[0]}/left`)).toBe('0');
+    expect(view.mostOfAny).toBe('549.5');
   });
 });
