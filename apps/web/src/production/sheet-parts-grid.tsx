@@ -8,7 +8,7 @@ import { figureColumn, type Column, type GridWriter } from '../controls/grid-mod
 
 type Line = StoredRow<'billLine'>;
 
-const LAYOUT_WORDS = { 'whole parts': 'whole parts', area: 'area: offcuts are used' };
+const LAYOUT_WORDS = { 'whole parts': 'whole parts', area: 'area' };
 const TURN_WORDS = { true: 'yes', false: 'no' };
 
 /** Parts are counted: a line that was in another unit is in pieces once it has a size. */
@@ -38,7 +38,7 @@ export function SheetPartsGrid({ productId }: { readonly productId: string }) {
     const own = (field: keyof Line & string, header: string, words?: Readonly<Record<string, string>>) =>
       fieldColumn<Line>('billLine', field, locale, { header, ...(words === undefined ? {} : { words }) });
     const nameOf = ({ materialId }: Line) => sheets.get(materialId ?? '') ?? '';
-    const figure = (id: 'perSheet' | 'perPart' | 'usedPercent', header: string, digits: number, withUnit = false) =>
+    const figure = (id: 'perSheet' | 'perPart' | 'usedPercent', header: string, digits: number) =>
       figureColumn({
         id,
         header,
@@ -46,7 +46,6 @@ export function SheetPartsGrid({ productId }: { readonly productId: string }) {
         of: (line: Line) => line.id,
         pick: (view, { partLength, partWidth }) => (partLength === null && partWidth === null ? undefined : view[id]),
         digits,
-        withUnit,
       });
     return [
       { id: 'material', header: 'Cut from', type: 'shown', text: nameOf, cell: nameOf },
@@ -56,7 +55,7 @@ export function SheetPartsGrid({ productId }: { readonly productId: string }) {
       own('partLayout', 'Counted by', LAYOUT_WORDS),
       figure('perSheet', 'Parts a sheet', 0),
       figure('usedPercent', 'Used of it, %', 1),
-      figure('perPart', 'A part takes', 4, true),
+      figure('perPart', 'A part takes', 4),
     ];
   }, [locale, sheets]);
   if (ofSheets.length === 0) return null;
