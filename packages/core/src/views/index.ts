@@ -62,16 +62,9 @@ export type { ClosingInput } from './target-cost-view.js';
 export type { ProductSale } from './product-sales-view.js';
 export type { SaleColumn, SaleLeftView, SaleLine } from './sale-left-view.js';
 export type { MovingInput, SensitivityView } from './sensitivity-view.js';
-export type {
-  MixRankingView,
-  MixUseView,
-  MixNote,
-  MixOutcomeView,
-  MixProductView,
-  MixResourceView,
-  MixTotalView,
-  MixView,
-} from './mix-view.js';
+export type { MixNote } from './mix-notes.js';
+export type { MixRankingView, MixUseView } from './mix-ranking-view.js';
+export type { MixOutcomeView, MixProductView, MixResourceView, MixTotalView, MixView } from './mix-view.js';
 export type { DecisionLine, DecisionRole, DecisionView } from './decision-view.js';
 export {
   differenceWords,

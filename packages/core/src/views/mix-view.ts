@@ -10,12 +10,10 @@ import {
   mixOutcome,
   mixProductTerms,
   type MixProductTerms,
-  mixRanking,
   mixResourceOutcome,
   mixResourceTerms,
   mixTotalOutcome,
   headsMade,
-  isSetUpLeftOut,
   setUpHead,
   mixUse,
   nameInMix,
@@ -29,6 +27,7 @@ import {
 import type { Evaluation, Sheet } from '../sheet/index.js';
 import { type FigureView, type GapView, shown, shownAll } from './figure-view.js';
 import { mixBrings } from './mix-brings.js';
+import { type MixNote, mixNotes } from './mix-notes.js';
 
 const OUTCOME = ['goal', 'contribution', 'setUps', 'extra', 'profit', 'revenue', 'units', 'cost'] as const;
 type OutcomeMember = (typeof OUTCOME)[number];
@@ -101,13 +100,6 @@ export interface MixProductView {
   readonly isBroken: boolean;
 }
 
-/** What is odd about a plan, in a sentence, with the place of it. */
-export interface MixNote {
-  readonly code: 'no-products' | 'no-resources' | 'never-used' | 'same-name' | 'set-up-twice';
-  readonly name: string;
-  readonly place: GapView['place'];
-}
-
 /** A mix plan as it is tried by hand. */
 export interface MixView extends MixOutcomeView {
   readonly products: readonly MixProductView[];
@@ -160,7 +152,7 @@ export function mixView(evaluation: Evaluation, planId: string): MixView {
       place: gap.place,
       values: gap.values,
     })),
-    notes: notesOf(evaluation, planId),
+    notes: mixNotes(evaluation, planId),
   };
 }
 
@@ -307,84 +299,6 @@ function breaksOwnLimit({ least, most, lot }: MixProductTerms, made: Decimal, to
     limit !== null && limit.amount !== null && isBeyond(limit.amount.minus(quantity), limit.amount);
   const isOver = most !== null && most.amount !== null && isBeyond(made.minus(most.amount), most.amount);
   return isUnder(least, made) || isOver || (isPositive(together) && isUnder(lot, together));
-}
-
-function notesOf(evaluation: Evaluation, planId: string): MixNote[] {
-  const { sheet } = evaluation;
-  const products = productsOfMix(sheet, planId);
-  const resources = resourcesOfMix(sheet, planId);
-  const place = (kind: 'mixPlan' | 'mixProduct' | 'mixResource', id: string, field: string) => ({ kind, id, field });
-  const unused = resources.filter(({ id }) =>
-    products.every((product) => {
-      const { perUnit, forSetUp } = evaluation.read(mixUse, `${product.id}@${id}`);
-      return perUnit.amount?.isZero() === true && (forSetUp === null || forSetUp.amount?.isZero() === true);
-    }),
-  );
-  const seen = new Set<string>();
-  const same = products.filter((row) => {
-    const name = nameInMix(sheet, row);
-    const isKnown = seen.has(name);
-    seen.add(name);
-    return isKnown;
-  });
-  return [
-    ...(products.length === 0
-      ? [{ code: 'no-products', name: '', place: place('mixPlan', planId, 'products') } as const]
-      : []),
-    ...(products.length > 0 && resources.length === 0
-      ? [{ code: 'no-resources', name: '', place: place('mixPlan', planId, 'resources') } as const]
-      : []),
-    ...(products.length === 0
-      ? []
-      : unused.map((row) => ({
-          ...({ code: 'never-used', name: nameOfResource(sheet, row) } as const),
-          place: place('mixResource', row.id, 'name'),
-        }))),
-    ...same.map((row) => ({
-      ...({ code: 'same-name', name: nameInMix(sheet, row) } as const),
-      place: place('mixProduct', row.id, 'name'),
-    })),
-    ...products
-      .filter((row) => isSetUpLeftOut(sheet, row))
-      .map((row) => ({
-        ...({ code: 'set-up-twice', name: sheet.row('product', row.productId ?? '')?.name ?? '' } as const),
-        place: place('mixProduct', row.id, 'setUp'),
-      })),
-  ];
-}
-
-/** What a product takes of a resource, as a figure to open; the id is "product@resource", by their rows in the plan. */
-export interface MixUseView {
-  readonly perUnit: FigureView;
-  readonly forSetUp: FigureView | null;
-}
-
-export function mixUseView(evaluation: Evaluation, id: string): MixUseView {
-  const { forSetUp } = evaluation.read(mixUse, id);
-  return {
-    perUnit: shown(evaluation, mixUse, id, 'perUnit'),
-    forSetUp: forSetUp === null ? null : shown(evaluation, mixUse, id, 'forSetUp'),
-  };
-}
-
-/** How the products of a plan rank by one resource, in the order of the products. */
-export interface MixRankingView {
-  readonly id: string;
-  readonly contribution: FigureView;
-  readonly throughputRatio: FigureView | null;
-}
-
-export function mixRankingView(evaluation: Evaluation, resourceId: string): MixRankingView[] {
-  const { sheet } = evaluation;
-  return productsOfMix(sheet, sheet.row('mixResource', resourceId)?.planId ?? '').map(({ id }) => {
-    const asked = `${id}@${resourceId}`;
-    const hasRatio = evaluation.read(mixRanking, asked).throughputRatio !== null;
-    return {
-      id,
-      contribution: shown(evaluation, mixRanking, asked, 'contribution'),
-      throughputRatio: hasRatio ? shown(evaluation, mixRanking, asked, 'throughputRatio') : null,
-    };
-  });
 }
 
 /** A number of the solver as a plain decimal, without an exponent. Its noise was taken off before. */
