@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 // Time limits carry a machine that is four times slower than a quiet one.
@@ -5,6 +6,8 @@ export default defineConfig({
   resolve: { conditions: ['nuvar-source'] },
   ssr: { resolve: { conditions: ['nuvar-source'] } },
   test: {
+    // Both cores of a small machine: one less than there are, as is usual, would leave one of two idle.
+    maxWorkers: Math.max(2, availableParallelism() - 1),
     projects: [
       // Book and core keep nothing between calls, so that their files can share what they import.
       {
@@ -23,6 +26,8 @@ export default defineConfig({
           testTimeout: 120_000,
           hookTimeout: 240_000,
           fileParallelism: false,
+          // One file at a time, after those that can run beside each other.
+          sequence: { groupOrder: 1 },
           // Each file makes an application of its own; what they import they can share.
           isolate: false,
         },
