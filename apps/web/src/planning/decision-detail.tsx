@@ -77,7 +77,14 @@ function Inputs({ row: { id, type } }: { readonly row: Decision }) {
           suffix={currency}
           placeholder="not yet"
         />
-        <RowField kind="decision" id={id} field="scarceHours" suffix="hours" placeholder="all of them" />
+        <RowField
+          kind="decision"
+          id={id}
+          field="scarceHours"
+          label="Of them scarce"
+          suffix="hours"
+          placeholder="all of them"
+        />
         <RowField kind="decision" id={id} field="mixPlanId" label="Its worth by" placeholder="no mix plan" />
       </Fields>
     </div>

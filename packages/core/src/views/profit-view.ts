@@ -9,7 +9,7 @@ const STATEMENT = [
 ] as const;
 const OF_PRODUCT = [...(['sold', 'made', 'stockChange', 'fixedInUnit', 'contribution', 'intoStock'] as const)] as const;
 
-const STOCK = ['opening', 'closing', 'openingValue', 'closingValue'] as const;
+const STOCK = ['opening', 'closing', 'closingValue'] as const;
 type StockFigures = Readonly<Record<(typeof STOCK)[number], Figure>>;
 
 /** The profit of a planned month under both costings, and the products that make it. */

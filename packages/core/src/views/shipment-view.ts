@@ -59,8 +59,6 @@ export interface ShipmentView extends Readonly<
     FigureView
   >
 > {
-  readonly taxOnGoods: FigureView;
-  readonly taxOnCharges: FigureView;
   /** All that is recovered, the tax on goods and charges with it, and all that is paid. */
   readonly recoveredInAll: FigureView;
   readonly paid: FigureView;
@@ -89,7 +87,7 @@ export function shipmentView(evaluation: Evaluation, shipmentId: string): Shipme
       'expense',
       'recovered',
     ]),
-    ...shownAll(evaluation, shipmentPaid, shipmentId, ['taxOnGoods', 'taxOnCharges', 'paid']),
+    paid: shown(evaluation, shipmentPaid, shipmentId, 'paid'),
     recoveredInAll: shown(evaluation, shipmentPaid, shipmentId, 'recovered'),
     rate: rate && shown(evaluation, shipmentGoods, shipmentId, 'rate'),
     againstEstimate: againstEstimate && landed('againstEstimate'),

@@ -123,7 +123,7 @@ export const VIEWS = {
   labourRate: (evaluation: Evaluation, id: string) => shown(evaluation, labourRate, id, 'perHour'),
   equipment: (evaluation: Evaluation, id: string) => shown(evaluation, equipmentRate, id, 'perHour'),
   sheetLayout: (evaluation: Evaluation, id: string) =>
-    shownAll(evaluation, sheetLayout, id, ['perSheet', 'shareByArea', 'perPart', 'usedPercent']),
+    shownAll(evaluation, sheetLayout, id, ['perSheet', 'perPart', 'usedPercent']),
   cashCosts: (evaluation: Evaluation, _id: string) =>
     shownAll(evaluation, cashCosts, WHOLE_BOOK, ['notPaid', 'repayments']),
   labourYear: (evaluation: Evaluation, id: string) => labourYearView(evaluation, id),
