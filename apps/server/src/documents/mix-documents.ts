@@ -25,7 +25,7 @@ export function mixPdf(report: MixReport): Promise<Buffer> {
       text: `${report.book}, as of ${day(report.asOf)}, in ${report.currency}. Goal: ${MIX_GOAL_WORDS[report.goal]}.`,
       style: 'soft',
     },
-    ...notComplete(view.gaps.map(({ sentence }) => sentence)),
+    ...notComplete(report.modelView.gaps.map(({ sentence }) => sentence)),
     { text: 'Result', style: 'heading' },
     table(
       ['*', 'auto', 'auto', 'auto'],
@@ -145,7 +145,7 @@ export async function mixXlsx(report: MixReport): Promise<Buffer> {
 }
 
 /** Products against resources: what a unit takes; it can be read in again as a mix. */
-function usesOf({ view: { model } }: MixReport): Cell[][] {
+function usesOf({ modelView: { model } }: MixReport): Cell[][] {
   return [
     [bold('Product'), bold('Contribution'), ...model.resources.map(({ name }) => bold(name))],
     ...model.products.map((product, at) => [

@@ -3,20 +3,20 @@ import {
   differenceWords,
   endWords,
   type Evaluation,
-  explainMix,
-  isWhole,
+  findMix,
   limitWords,
+  minorDigits,
+  type MixFindings,
+  type MixModelView,
   mixReasons,
   type MixView,
   type MixWriting,
+  moneyDigits,
   plainDecimal,
   quantitiesOfPlan,
   shortageWords,
-  solveMix,
   type ViewOf,
   VIEWS,
-  wholeAsGood,
-  wholeGain,
 } from '@nuvar/core';
 import { loadSolver } from '@nuvar/core/solver';
 import { writtenIn } from './written.js';
@@ -30,15 +30,13 @@ export interface MixReport {
   readonly locale: string;
   readonly asOf: string;
   readonly view: MixView;
+  readonly modelView: MixModelView;
   readonly best: ViewOf<'mixOutcome'> | null;
   /** By product of the plan, as decimals; empty where no mix was found. */
   readonly quantities: readonly string[];
   readonly sentences: readonly string[];
   readonly reasons: readonly string[];
 }
-
-const SECONDS_A_GAIN = 2;
-const MOST_GAINS = 8;
 
 let solver: ReturnType<typeof loadSolver> | null = null;
 
@@ -50,22 +48,14 @@ export async function mixReport(evaluation: Evaluation, planId: string): Promise
   const { name: book, currency, locale } = sheet.settings();
   const view = VIEWS.mix(evaluation, planId);
   const highs = await (solver ??= loadSolver());
-  const { model } = view;
-  const answer = solveMix(highs, model);
+  const modelView = VIEWS.mixModel(evaluation, planId);
+  const { model } = modelView;
+  const tried = model.products.map(({ place }) => Number(view.products[place]?.quantity ?? 0));
+  const findings = [...findMix(highs, model, { tried })].at(-1) as MixFindings;
+  const { answer } = findings;
   const writing = writingIn(locale, currency);
   const quantities = answer.quantities.length === 0 ? [] : quantitiesOfPlan(view.products, model, answer.quantities);
   const best = quantities.length === 0 ? null : VIEWS.mixOutcome(evaluation, `${planId}@${quantities.join('|')}`);
-  const whole = isWhole(model) && best !== null;
-  const gains = whole
-    ? model.resources.slice(0, MOST_GAINS).map((_each, at) => wholeGain(highs, model, answer.goal, at, SECONDS_A_GAIN))
-    : [];
-  const findings = {
-    model,
-    answer,
-    gains,
-    asGood: whole ? wholeAsGood(highs, model, SECONDS_A_GAIN) : [],
-    explanation: best === null ? null : explainMix(highs, model),
-  };
   return {
     book,
     currency,
@@ -74,6 +64,7 @@ export async function mixReport(evaluation: Evaluation, planId: string): Promise
     goal: plan.goal,
     asOf: sheet.asOf,
     view,
+    modelView,
     best,
     quantities,
     sentences: [
@@ -89,10 +80,10 @@ export async function mixReport(evaluation: Evaluation, planId: string): Promise
 }
 
 function writingIn(locale: string, currency: string): MixWriting {
-  const { money, number } = writtenIn(locale, currency);
+  const { number, decimals } = writtenIn(locale, currency);
   return {
     currency,
-    money: (value) => money(plainDecimal(value)),
+    money: (value) => decimals(plainDecimal(value), moneyDigits(value, minorDigits(currency))),
     amount: (value) => number(plainDecimal(value), Math.abs(value) < 1 ? 3 : 2),
   };
 }

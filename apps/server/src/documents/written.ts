@@ -7,6 +7,8 @@ export interface Written {
   /** A unit cost: two digits more than the currency has. */
   readonly unitCost: (amount: string | null) => string;
   readonly number: (amount: string | null, most: number) => string;
+  /** With so many digits, no more and no fewer. */
+  readonly decimals: (amount: string | null, digits: number) => string;
   readonly day: (day: string) => string;
 }
 
@@ -27,6 +29,7 @@ export function writtenIn(locale: string, currency: string): Written {
     money: (amount) => format(amount, digits, digits),
     unitCost: (amount) => format(amount, digits + 2, digits + 2),
     number: (amount, most) => format(amount, 0, most),
+    decimals: (amount, exactly) => format(amount, exactly, exactly),
     day: (day) => dayText(day, locale),
   };
 }

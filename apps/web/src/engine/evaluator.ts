@@ -51,12 +51,20 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
 
   const shown = (): Evaluation | null => trial ?? book;
 
+  /** What was last written of each view that is watched: a view that is the same object need not be written again. */
+  const written = new Map<string, { readonly view: unknown; readonly json: string }>();
+
   const viewOf = (key: string): string => {
     const slash = key.indexOf('/');
     const name = key.slice(0, slash);
     const evaluation = shown();
     if (evaluation === null || !isViewName(name)) return 'null';
-    return JSON.stringify(VIEWS[name](evaluation, key.slice(slash + 1)) ?? null);
+    const view: unknown = VIEWS[name](evaluation, key.slice(slash + 1)) ?? null;
+    const known = written.get(key);
+    if (known !== undefined && known.view === view) return known.json;
+    const json = JSON.stringify(view);
+    if (watched.has(key)) written.set(key, { view, json });
+    return json;
   };
 
   /**
@@ -170,7 +178,10 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
         flushUnsent();
         return;
       case 'leave':
-        for (const key of message.keys) watched.delete(key);
+        for (const key of message.keys) {
+          watched.delete(key);
+          written.delete(key);
+        }
         return;
     }
     flushSoon();

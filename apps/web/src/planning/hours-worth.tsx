@@ -24,7 +24,7 @@ const NOT_KNOWN = {
 /** What the hours of a decision are worth in a mix plan, worked out by its best mix with and without them. */
 export function HoursInPlan({ decision, inPlan: { planId, hours, resourceId, areTaken } }: HoursWorthProps) {
   const plan = useRow('mixPlan', planId);
-  const model = useView('mix', planId)?.model;
+  const model = useView('mixModel', planId)?.model;
   const at = model?.resources.findIndex(({ id }) => id === resourceId) ?? -1;
   const worth = useWorth(model, at, (areTaken ? -1 : 1) * Number(hours.amount ?? 0));
   if (plan === undefined) return null;

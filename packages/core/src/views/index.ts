@@ -64,7 +64,14 @@ export type { SaleColumn, SaleLeftView, SaleLine } from './sale-left-view.js';
 export type { MovingInput, SensitivityView } from './sensitivity-view.js';
 export type { MixNote } from './mix-notes.js';
 export type { MixRankingView, MixUseView } from './mix-ranking-view.js';
-export type { MixOutcomeView, MixProductView, MixResourceView, MixTotalView, MixView } from './mix-view.js';
+export type {
+  MixModelView,
+  MixOutcomeView,
+  MixProductView,
+  MixResourceView,
+  MixTotalView,
+  MixView,
+} from './mix-view.js';
 export type { DecisionLine, DecisionRole, DecisionView } from './decision-view.js';
 export {
   differenceWords,
@@ -73,11 +80,10 @@ export {
   limitWords,
   MIX_GOAL_WORDS,
   MIX_OUTCOME_WORDS,
-  mixReasons,
-  type MixReason,
+  moneyDigits,
   type MixWriting,
   oneInWords,
-  rankingWords,
   shortageWords,
 } from './mix-sentences.js';
+export { mixReasons, type MixReason, rankingWords } from './mix-reasons.js';
 export { plainDecimal, quantitiesOfPlan } from './mix-view.js';

@@ -89,6 +89,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   boardRow: 'product',
   decision: 'decision',
   mix: 'mixPlan',
+  mixModel: 'mixPlan',
   mixOutcome: 'mixPlan',
   mixUse: 'mixProduct',
   mixApart: 'mixPlan',

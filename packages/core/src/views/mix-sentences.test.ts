@@ -2,8 +2,9 @@ import type { Highs } from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { loadSolver } from '../planning/mix/highs/index.js';
 import { exampleModel } from '../planning/mix/solver/mix-examples.js';
-import { explainMix, isWhole, type MixModel, rankedMix, solveMix, wholeAsGood, wholeGain } from '../planning/index.js';
-import { endWords, limitWords, type MixFindings, mixReasons, type MixWriting, rankingWords } from './mix-sentences.js';
+import { findMix, type MixFindings, type MixModel, rankedMixes, type RankedMix } from '../planning/index.js';
+import { mixReasons, rankingWords } from './mix-reasons.js';
+import { endWords, limitWords, moneyDigits, type MixWriting } from './mix-sentences.js';
 
 let highs: Highs;
 beforeAll(async () => {
@@ -13,19 +14,13 @@ beforeAll(async () => {
 const WRITING: MixWriting = {
   currency: 'EUR',
   amount: (value) => String(Math.round(value * 1000) / 1000),
-  money: (value) => value.toFixed(2),
+  money: (value) => value.toFixed(moneyDigits(value)),
 };
 
 function findingsOf(model: MixModel): MixFindings {
-  const answer = solveMix(highs, model);
-  const whole = isWhole(model);
-  return {
-    model,
-    answer,
-    explanation: explainMix(highs, model),
-    gains: whole ? model.resources.map((_each, at) => wholeGain(highs, model, answer.goal, at, 5)) : [],
-    asGood: whole ? wholeAsGood(highs, model, 5) : [],
-  };
+  const last = [...findMix(highs, model)].at(-1);
+  if (last === undefined) throw new RangeError('a search always finds something to say');
+  return last;
 }
 
 const reasonsOf = (model: MixModel) => mixReasons(findingsOf(model), WRITING).map(({ sentence }) => sentence);
@@ -65,7 +60,7 @@ describe('the reasons for a mix', () => {
     const sentences = reasonsOf(bakery(401, 1));
     expect(sentences[0]).toMatch(/^Something is counted whole or has a set-up/);
     expect(sentences[1]).toMatch(
-      /^Oven: one hour more brings .* EUR, ten more bring .* EUR above the normal price of 1.50 EUR each\.$/,
+      /^Oven: .* to spare. One hour more brings .* EUR, ten more bring .* EUR above the normal price of 1.50 EUR each\.$/,
     );
   });
 
@@ -108,8 +103,73 @@ it('an end of the search is said in a sentence, with how far it can be from the 
 
 it('the ranking says which other resource it forgets', () => {
   const model = bakery(400);
-  expect(rankingWords(model, 0, rankedMix(model, 0), 1080, WRITING)).toBe(
+  const ranked = rankedMixes(model)[0] as RankedMix;
+  expect(rankingWords(model, 0, ranked, 1080, WRITING)).toBe(
     'The ranking looks at Oven alone. By it Hands runs out first, and what is left of the rest cannot be used: 360.00 EUR less than the best mix.',
   );
-  expect(rankingWords(model, 0, rankedMix(model, 0), 720, WRITING)).toContain('is as good as the best mix');
+  expect(rankingWords(model, 0, ranked, 720, WRITING)).toContain('is as good as the best mix');
+});
+
+it('the ranking says which limits it cannot keep to', () => {
+  const lot = exampleModel([{ name: 'A', gain: 1, uses: [1], least: 9 }], [{ name: 'Oven', available: 5 }]);
+  expect(rankingWords(lot, 0, rankedMixes(lot)[0] as RankedMix, 0, WRITING)).toBe(
+    'The ranking by Oven cannot keep to these limits: Oven: 5 h in all. It is no mix that can be made.',
+  );
+});
+
+it('small worths have the digits that they need', () => {
+  expect([0, 2.345, 0.5, 0.05, 0.0033, 0.000123].map((value) => value.toFixed(moneyDigits(value)))).toEqual([
+    '0.00',
+    '2.35',
+    '0.50',
+    '0.05',
+    '0.0033',
+    '0.00012',
+  ]);
+  const gram = exampleModel(
+    [{ name: 'Glaze', gain: 0.33, uses: [100] }],
+    [{ name: 'Cobalt', unit: 'g', available: 900 }],
+  );
+  expect(reasonsOf(gram)[0]).toBe(
+    'Cobalt: nothing to spare. One gram more is worth 0.0033 EUR, and that is the most to pay for it. This holds however much of it there is; ten more bring 0.033 EUR in all.',
+  );
+});
+
+it('whole plans say of each limit what binds and what is to spare, and what is not known', () => {
+  const model = exampleModel(
+    [
+      { name: 'Mug', gain: 10, uses: [1, 1], step: 1, most: 12 },
+      { name: 'Bowl', gain: 3, uses: [1, 0], step: 1, least: 4 },
+    ],
+    [
+      { name: 'Hands', available: 20 },
+      { name: 'Kiln', unit: 'place', available: 40 },
+    ],
+    {
+      totals: [
+        {
+          id: 't',
+          name: 'Both',
+          rule: 'at most',
+          units: 16,
+          terms: [
+            [0, 1],
+            [1, 1],
+          ],
+        },
+      ],
+    },
+  );
+  expect(reasonsOf(model).slice(1)).toEqual([
+    'Hands: 4 h to spare. One or ten more bring nothing.',
+    'Kiln: 28 places to spare. One or ten more bring nothing.',
+    '"Both", at most 16: nothing to spare. One more brings 3.00 EUR.',
+    'Mug: at its maximum of 12. One more, if sold, brings nothing.',
+    'Bowl: at its minimum of 4. One less brings nothing.',
+  ]);
+  const findings = findingsOf(model);
+  const gains = findings.gains.map((gain) => ({ ...gain, ofOne: 'not known', ofTen: null }) as const);
+  expect(mixReasons({ ...findings, gains }, WRITING).map(({ sentence }) => sentence)).toContain(
+    'What more brings could not be proven in the time there was for Hands, Kiln, "Both", the maximum of Mug and the minimum of Bowl.',
+  );
 });

@@ -1,42 +1,23 @@
 import type { MixGoal } from '@nuvar/book';
-import type {
-  LimitWorth,
-  MixAnswer,
-  MixExplanation,
-  MixLimit,
-  MixModel,
-  ModelProduct,
-  ModelResource,
-  OtherAsGood,
-  ProductReason,
-  RankedMix,
-  WholeGain,
-} from '../planning/index.js';
+import type { MixAnswer, MixLimit, MixModel, ModelProduct, ModelResource } from '../planning/index.js';
 import type { MixOutcomeView } from './mix-view.js';
 
 /** How whoever shows the sentences writes numbers: as the country of the book does. */
 export interface MixWriting {
   /** A quantity, a use, a percentage. */
   readonly amount: (value: number) => string;
-  /** Money, without its currency. */
+  /** Money, without its currency; with the digits of `moneyDigits`. */
   readonly money: (value: number) => string;
   readonly currency: string;
 }
 
-/** A reason for the best mix in a sentence; where it is what a limit is worth, with what that is made of. */
-export interface MixReason {
-  readonly id: string;
-  readonly sentence: string;
-  readonly worth: LimitWorth | null;
-}
-
-/** All that was found out about a mix. */
-export interface MixFindings {
-  readonly model: MixModel;
-  readonly answer: MixAnswer;
-  readonly explanation: MixExplanation | null;
-  readonly gains: readonly WholeGain[];
-  readonly asGood: readonly OtherAsGood[];
+/** To how many digits money is written in a sentence: those of its currency, and of less than one so many that two of them say something. */
+export function moneyDigits(value: number, least = 2): number {
+  const size = Math.abs(value);
+  if (size === 0 || size >= 1) return least;
+  const digits = Math.min(9, 1 - Math.floor(Math.log10(size)));
+  // 0.050 is 0.05.
+  return Math.max(least, Number(value.toFixed(digits)) === Number(value.toFixed(digits - 1)) ? digits - 1 : digits);
 }
 
 /** What a mix plan is after, in words. */
@@ -63,7 +44,8 @@ const MANY: Readonly<Record<string, string>> = { each: 'pieces', place: 'places'
 
 /** One of a unit in words: "hour", "place", "kilogram". */
 export const oneInWords = (unit: string): string => ONE[unit] ?? unit;
-const manyInWords = (unit: string): string => MANY[unit] ?? unit;
+/** Many of a unit in words: "h", "places", "kg". */
+export const manyInWords = (unit: string): string => MANY[unit] ?? unit;
 
 /** Names in a sentence: "bowls, mugs and platters". */
 export function listed(names: readonly string[]): string {
@@ -123,7 +105,7 @@ export function endWords(
     case 'unlimited':
       return `Nothing limits ${listed(unlimited.map((at) => model.products[at]?.name ?? ''))}: as much as one likes could be made, and each brings more. Enter how many can be sold at most, or what runs short.`;
     case 'infeasible':
-      return 'No mix fits: these limits contradict each other. Ease one of them.';
+      return `No mix fits: these limits contradict each other. Ease one of them.${unlimited.length === 0 ? '' : ` Apart from them nothing limits ${listed(unlimited.map((at) => model.products[at]?.name ?? ''))}.`}`;
     case 'failed':
       return 'The solver gave no answer. The quantities tried by hand are as they were.';
     case 'time limit':
@@ -178,173 +160,3 @@ const OF_PRODUCT: Readonly<
   lot: { words: ({ lot }, amount) => `${amount(lot ?? 0)} or none`, field: 'lot' },
   whole: { words: ({ step }, amount) => `made in steps of ${amount(step ?? 1)}`, field: 'countedIn' },
 };
-
-/** Why the best mix is the best, in sentences: what binds, what is spare, what one more is worth, what would have to change. */
-export function mixReasons(findings: MixFindings, writing: MixWriting): MixReason[] {
-  const { explanation, answer } = findings;
-  if (answer.quantities.length === 0) return [];
-  const found = explanation === null ? [] : continuousReasons(findings.model, explanation, writing);
-  return [
-    ...found,
-    ...(answer.isContinuous ? [] : wholeReasons(findings, writing)),
-    ...asGoodReasons(findings, writing),
-  ];
-}
-
-function continuousReasons(model: MixModel, explanation: MixExplanation, writing: MixWriting): MixReason[] {
-  const binds = ({ up, down }: LimitWorth) => up !== 0 || down !== 0;
-  return [
-    ...explanation.resources.filter(binds).map((worth) => ({
-      id: `resource.${worth.at}`,
-      worth,
-      sentence: bindingWords(model, worth, writing),
-    })),
-    ...explanation.resources
-      .filter((worth) => !binds(worth))
-      .map(({ at, left }) => ({
-        id: `resource.${at}`,
-        worth: null,
-        sentence: `${model.resources[at]?.name}: ${writing.amount(left)} ${manyInWords(model.resources[at]?.unit ?? '')} to spare, so one more brings nothing.`,
-      })),
-    ...explanation.totals.filter(binds).map((worth) => ({
-      id: `total.${worth.at}`,
-      worth,
-      sentence: totalWords(model, worth, writing),
-    })),
-    ...explanation.products.map((reason) => ({
-      id: `product.${reason.at}`,
-      worth: null,
-      sentence: productWords(model, reason, writing),
-    })),
-  ];
-}
-
-function bindingWords(
-  model: MixModel,
-  { at, up, down, ofTen, isKink, from, until, mostToPay }: LimitWorth,
-  writing: MixWriting,
-): string {
-  const { name = '', unit = '', normalPrice = 0 } = model.resources[at] ?? {};
-  const [one, many] = [oneInWords(unit), manyInWords(unit)];
-  const said = (value: number) => inGoal(model, value, writing);
-  if (isKink)
-    return `${name}: nothing to spare, and the mix stands at a turning point. One ${one} more brings ${said(up)}${upTo(until, many, writing)}, one less costs ${said(down)}${downTo(from, many, writing)}.`;
-  const pay =
-    mostToPay === null
-      ? ''
-      : normalPrice > 0
-        ? ` above the normal price of ${said(normalPrice)}, so pay at most ${said(mostToPay)} for it`
-        : ', and that is the most to pay for it';
-  return `${name}: nothing to spare. One ${one} more is worth ${said(up)}${pay}. This holds${holdsWords(from, until, many, writing)}; ten more bring ${said(ofTen)} in all.`;
-}
-
-const upTo = (until: number | null, many: string, { amount }: MixWriting) =>
-  until === null ? '' : ` up to ${amount(until)} ${many}`;
-const downTo = (from: number | null, many: string, { amount }: MixWriting) =>
-  from === null || from === 0 ? '' : ` down to ${amount(from)} ${many}`;
-
-function holdsWords(from: number | null, until: number | null, many: string, writing: MixWriting): string {
-  const { amount } = writing;
-  if (from !== null && from !== 0 && until !== null) return ` from ${amount(from)} to ${amount(until)} ${many}`;
-  const words = `${downTo(from, many, writing)}${upTo(until, many, writing)}`;
-  return words === '' ? ' however much of it there is' : words;
-}
-
-function totalWords({ goal, totals }: MixModel, { at, up, down }: LimitWorth, writing: MixWriting): string {
-  const { name = '', rule = '' } = totals[at] ?? {};
-  const said = (value: number) => inGoal({ goal }, value, writing);
-  const more = up >= 0 ? `brings ${said(up)}` : `costs ${said(-up)}`;
-  const less = down >= 0 ? `costs ${said(down)}` : `brings ${said(-down)}`;
-  return `"${name}", ${rule} so many units, binds: one unit more in it ${more}, one less ${less}.`;
-}
-
-/** Why a product is made as it is. */
-function productWords(model: MixModel, reason: ProductReason, writing: MixWriting): string {
-  const { at, quantity, isAtMost, lacking, maximumWorth, minimumCost } = reason;
-  const { name = '', gain = 0, least = 0 } = model.products[at] ?? {};
-  const said = (value: number) => inGoal(model, value, writing);
-  if (minimumCost > 0)
-    return `${name} is made only because ${writing.amount(least)} have to be: each of them costs ${said(minimumCost)} elsewhere.`;
-  if (quantity === 0)
-    return lacking === null
-      ? `${name} is not made, whatever a unit of it brings.`
-      : `${name} is not made: a unit would have to ${model.isLeast ? `cost ${said(lacking)} less` : `bring ${said(lacking)} more`}.`;
-  const worth = maximumWorth > 0 ? ` One more, if it could be sold, would bring ${said(maximumWorth)}.` : '';
-  return `${name}: ${writing.amount(quantity)}${isAtMost ? ', its maximum,' : ''} ${rangeWords(reason, said)} (${said(gain)} now).${worth}`;
-}
-
-function rangeWords({ from, until }: ProductReason, said: (value: number) => string): string {
-  if (from === null)
-    return until === null ? 'whatever a unit brings' : `as long as a unit brings at most ${said(until)}`;
-  return until === null
-    ? `as long as a unit brings at least ${said(from)}`
-    : `as long as a unit brings ${said(from)} to ${said(until)}`;
-}
-
-/** Where something is counted whole, limits have no price: what more of them brings was found by solving again. */
-function wholeReasons({ model, gains, answer }: MixFindings, writing: MixWriting): MixReason[] {
-  const said = (value: number) => inGoal(model, value, writing);
-  const brings = gains.filter(({ ofOne, ofTen }) => ofOne > 0 || ofTen > 0);
-  const nothing = gains.filter(({ ofOne, ofTen }) => ofOne === 0 && ofTen === 0);
-  const unmade = model.products.filter((_product, at) => (answer.quantities[at] ?? 0) === 0);
-  const reason = (id: string, sentence: string): MixReason => ({ id, sentence, worth: null });
-  return [
-    reason(
-      'whole',
-      'Something is counted whole or has a set-up, so no limit has a price of its own. What more of each brings was found by solving again.',
-    ),
-    ...brings.map(({ at, ofOne, ofTen }) => {
-      const { name = '', unit = '', normalPrice = 0 } = model.resources[at] ?? {};
-      const isAbove = normalPrice > 0 && model.goal !== 'units' && model.goal !== 'revenue';
-      const above = isAbove ? ` above the normal price of ${said(normalPrice)} each` : '';
-      return reason(
-        `gain.${at}`,
-        `${name}: one ${oneInWords(unit)} more brings ${said(ofOne)}, ten more bring ${said(ofTen)}${above}.`,
-      );
-    }),
-    ...(nothing.length === 0
-      ? []
-      : [
-          reason(
-            'spare',
-            `One or ten more of ${listed(nothing.map(({ at }) => model.resources[at]?.name ?? ''))} bring nothing.`,
-          ),
-        ]),
-    ...(unmade.length === 0 ? [] : [reason('unmade', `Not made: ${listed(unmade.map(({ name }) => name))}.`)]),
-  ];
-}
-
-/** Other mixes that are as good, where there are some; for a continuous mix also that there are none. */
-function asGoodReasons({ model, answer, explanation, asGood }: MixFindings, { amount }: MixWriting): MixReason[] {
-  const others = explanation?.asGood ?? asGood;
-  if (answer.status !== 'best') return [];
-  if (others.length === 0)
-    return explanation === null ? [] : [{ id: 'as-good', sentence: 'No other mix is as good.', worth: null }];
-  const ranges = others.map(
-    ({ at, least, most }) => `${model.products[at]?.name} can be anything from ${amount(least)} to ${amount(most)}`,
-  );
-  return [
-    { id: 'as-good', sentence: `Other mixes are as good: ${listed(ranges)}, with the rest to match.`, worth: null },
-  ];
-}
-
-/** Why the ranking by one resource reaches less than the best mix, in a sentence. */
-export function rankingWords(
-  model: MixModel,
-  at: number,
-  ranked: RankedMix,
-  goal: number,
-  writing: MixWriting,
-): string {
-  const nameOf = (index: number) => model.resources[index]?.name ?? '';
-  const gap = Math.abs(goal - ranked.goal);
-  if (gap <= 0.005) return `The ranking by ${nameOf(at)} is as good as the best mix.`;
-  const apart = `${inGoal(model, gap, writing)} ${model.isLeast ? 'dearer' : 'less'} than the best mix.`;
-  const others = ranked.ranOut.filter((index) => index !== at);
-  if (others.length > 0)
-    return `The ranking looks at ${nameOf(at)} alone. By it ${listed(others.map(nameOf))} ${others.length === 1 ? 'runs' : 'run'} out first, and what is left of the rest cannot be used: ${apart}`;
-  const isWhole = model.products.some(({ step, lot, setUpCost }) => step !== null || lot !== null || setUpCost > 0);
-  return isWhole
-    ? `The ranking looks at one unit at a time, and not at set-ups or at what a whole piece leaves over: ${apart}`
-    : `The ranking looks at ${nameOf(at)} alone, and not at what makes up for it elsewhere: ${apart}`;
-}

@@ -5,7 +5,7 @@ import {
   limitsByProduct,
   mixAgainst,
   type MixModel,
-  mixModelOf,
+  mixModel,
   mixPlansApart,
   mixOutcome,
   mixProductTerms,
@@ -94,8 +94,6 @@ export interface MixProductView {
   readonly lot: FigureView | null;
   readonly step: FigureView | null;
   readonly planned: FigureView | null;
-  /** How much of it its limits allow by themselves: the end of its bar. Null where nothing limits it. */
-  readonly room: number | null;
   /** True where it breaks a limit of its own. */
   readonly isBroken: boolean;
 }
@@ -109,8 +107,6 @@ export interface MixView extends MixOutcomeView {
   readonly ahead: FigureView | null;
   /** By product: what is planned of it, as a decimal; null where nothing of any is. */
   readonly plannedQuantities: readonly string[] | null;
-  readonly model: MixModel;
-  readonly gaps: readonly GapView[];
   readonly notes: readonly MixNote[];
 }
 
@@ -119,22 +115,53 @@ const NOISE = decimal('0.000001');
 const isBeyond = (by: Decimal | null, of: Decimal | null): boolean =>
   by !== null && isPositive(by) && by.gt((of === null || of.lt(1) ? decimal('1') : of).mul(NOISE));
 
-/** A mix plan by the quantities tried by hand, with its model for the solver. */
+/** A mix plan as the solver is given it, apart from the quantities tried by hand. */
+export interface MixModelView {
+  readonly model: MixModel;
+  /** By product of the plan: how much of it its limits allow by themselves, the end of its bar. Null where nothing limits it. */
+  readonly rooms: readonly (number | null)[];
+  readonly gaps: readonly GapView[];
+}
+
+const MODEL_VIEWS = new WeakMap<object, MixModelView>();
+
+/** The model of a plan. It is the same object as long as nothing in it has changed, so that it is not sent again. */
+export function mixModelView(evaluation: Evaluation, planId: string): MixModelView {
+  const ofPlan = evaluation.read(mixModel, planId);
+  const known = MODEL_VIEWS.get(ofPlan);
+  if (known !== undefined) return known;
+  const { model, gaps } = ofPlan;
+  const limits = limitsByProduct(model);
+  const rooms = new Map(model.products.map(({ place }, at) => [place, limits[at] ?? null]));
+  const view: MixModelView = {
+    model,
+    rooms: productsOfMix(evaluation.sheet, planId).map((_row, place) => {
+      const room = rooms.get(place) ?? null;
+      return room === null || !Number.isFinite(room) ? null : room;
+    }),
+    gaps: gaps.map((gap) => ({
+      code: gap.code,
+      sentence: gapSentence(gap),
+      stated: gap.stated,
+      place: gap.place,
+      values: gap.values,
+    })),
+  };
+  MODEL_VIEWS.set(ofPlan, view);
+  return view;
+}
+
+/** A mix plan by the quantities tried by hand. */
 export function mixView(evaluation: Evaluation, planId: string): MixView {
   const { sheet } = evaluation;
   const rows = productsOfMix(sheet, planId);
-  const { model, gaps } = mixModelOf(sheet, planId);
-  const limits = limitsByProduct(model);
-  const rooms = new Map(
-    model.products.map(({ id }, at) => [id, Number.isFinite(limits[at]) ? (limits[at] ?? null) : null]),
-  );
   const planned = rows.map(({ id }) => evaluation.read(mixProductTerms, id).planned?.amount ?? null);
   const plannedQuantities = planned.some((amount) => amount !== null)
     ? planned.map((amount) => (amount ?? ZERO).toDecimalPlaces(6).toFixed())
     : null;
   return {
     ...mixOutcomeView(evaluation, planId),
-    products: rows.map((row) => productOf(evaluation, row.id, rooms.get(row.id) ?? null)),
+    products: rows.map((row) => productOf(evaluation, row.id)),
     planned:
       plannedQuantities === null
         ? null
@@ -144,14 +171,6 @@ export function mixView(evaluation: Evaluation, planId: string): MixView {
         ? null
         : shown(evaluation, mixAgainst, withQuantities(planId, plannedQuantities), 'ahead'),
     plannedQuantities,
-    model,
-    gaps: gaps.map((gap) => ({
-      code: gap.code,
-      sentence: gapSentence(gap),
-      stated: gap.stated,
-      place: gap.place,
-      values: gap.values,
-    })),
     notes: mixNotes(evaluation, planId),
   };
 }
@@ -265,7 +284,7 @@ function totalOf(evaluation: Evaluation, id: string, quantities: readonly string
   };
 }
 
-function productOf(evaluation: Evaluation, id: string, room: number | null): MixProductView {
+function productOf(evaluation: Evaluation, id: string): MixProductView {
   const { sheet } = evaluation;
   const row = sheet.row('mixProduct', id) as RowOf<'mixProduct'>;
   const terms = evaluation.read(mixProductTerms, id);
@@ -282,7 +301,6 @@ function productOf(evaluation: Evaluation, id: string, room: number | null): Mix
     lot: known('lot'),
     step: known('step'),
     planned: known('planned'),
-    room,
     isBroken: breaksOwnLimit(terms, decimal(row.quantity), madeInAllLines(sheet, row)),
   };
 }
@@ -301,9 +319,11 @@ function breaksOwnLimit({ least, most, lot }: MixProductTerms, made: Decimal, to
   return isUnder(least, made) || isOver || (isPositive(together) && isUnder(lot, together));
 }
 
-/** A number of the solver as a plain decimal, without an exponent. Its noise was taken off before. */
+const PLACES = 12;
+
+/** A number of the solver as a plain decimal, without an exponent, with the twelve places that a quantity can have. Its noise was taken off before. */
 export const plainDecimal = (value: number): string =>
-  Number.isFinite(value) ? decimal(value.toFixed(9)).toFixed() : '0';
+  Number.isFinite(value) ? decimal(String(value)).toDecimalPlaces(PLACES).toFixed() : '0';
 
 /** Quantities by product of a model as decimals by product of the plan, as an outcome is asked for; what the model leaves out is not made. */
 export function quantitiesOfPlan(

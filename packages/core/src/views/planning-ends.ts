@@ -1,4 +1,4 @@
-import { decision, mixModelOf, productsOfMix } from '../planning/index.js';
+import { decision, mixModel, productsOfMix } from '../planning/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import type { AddGaps } from './loose-end.js';
 
@@ -7,7 +7,7 @@ export function planningEnds(evaluation: Evaluation, addGaps: AddGaps): void {
   const { sheet } = evaluation;
   for (const { id } of sheet.all('mixPlan'))
     addGaps(
-      mixModelOf(sheet, id).gaps,
+      evaluation.read(mixModel, id).gaps,
       productsOfMix(sheet, id).flatMap(({ productId }) => productId ?? []),
     );
   for (const { id, productId } of sheet.all('decision'))

@@ -41,7 +41,7 @@ import { jointView } from './joint-view.js';
 import { droppedView, methodEffectView } from './method-effect-view.js';
 import { methodsView } from './methods-view.js';
 import { mixRankingView, mixUseView } from './mix-ranking-view.js';
-import { mixApartView, mixOutcomeView, mixView } from './mix-view.js';
+import { mixApartView, mixModelView, mixOutcomeView, mixView } from './mix-view.js';
 import { neededMaterialsView } from './needed-materials-view.js';
 import { numberedView } from './numbered-workings.js';
 import { overheadView } from './overhead-view.js';
@@ -155,6 +155,7 @@ export const VIEWS = {
   boardRow: (evaluation: Evaluation, id: string) => boardRowView(evaluation, id),
   decision: (evaluation: Evaluation, id: string) => decisionView(evaluation, id),
   mix: (evaluation: Evaluation, id: string) => mixView(evaluation, id),
+  mixModel: (evaluation: Evaluation, id: string) => mixModelView(evaluation, id),
   mixOutcome: (evaluation: Evaluation, id: string) => mixOutcomeView(evaluation, id),
   mixVolumes: (evaluation: Evaluation, id: string) => mixVolumes(evaluation.sheet, id),
   mixApart: (evaluation: Evaluation, id: string) => mixApartView(evaluation, id),

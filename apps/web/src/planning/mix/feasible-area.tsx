@@ -1,17 +1,15 @@
-import { feasibleArea, type MixModel, type MixView } from '@nuvar/core';
+import { feasibleArea, type MixFindings, type MixView } from '@nuvar/core';
 import { CartesianGrid, ComposedChart, Line, ReferenceDot, XAxis, YAxis } from 'recharts';
 import { acrossAxis, ChartFrame, roundAxis, upAxis } from '../../figures/chart-frame.js';
 import { useStyle } from '../../figures/use-style.js';
-import type { MixSearch } from './use-mix-search.js';
 
 interface FeasibleAreaProps {
-  readonly model: MixModel;
-  readonly search: MixSearch;
+  readonly findings: MixFindings;
   readonly view: MixView;
 }
 
 /** Of two products: all mixes that fit, as an area, the limits as its edges, the mix by hand and the best one as points. */
-export function FeasibleArea({ model, search: { answer }, view }: FeasibleAreaProps) {
+export function FeasibleArea({ findings: { model, answer }, view }: FeasibleAreaProps) {
   const style = useStyle();
   const [one, other] = model.products;
   const corners = feasibleArea(model);
@@ -35,7 +33,7 @@ export function FeasibleArea({ model, search: { answer }, view }: FeasibleAreaPr
           isAnimationActive={false}
         />
         <ReferenceDot x={byHand[0] ?? 0} y={byHand[1] ?? 0} r={5} fill="var(--color-base-100)" stroke="var(--soft)" />
-        {answer !== null && answer.quantities.length === 2 && (
+        {answer.quantities.length === 2 && (
           <ReferenceDot
             x={answer.quantities[0] ?? 0}
             y={answer.quantities[1] ?? 0}

@@ -1,27 +1,28 @@
 import { newId, type StoredRow } from '@nuvar/book';
-import { differenceWords, endWords, inGoal, type MixOutcomeView, type MixView } from '@nuvar/core';
+import { differenceWords, endWords, inGoal, type MixModel, type MixOutcomeView, type MixView } from '@nuvar/core';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAddress } from '../../book/place.js';
 import { useEdit, useMayEdit } from '../../book/use-book.js';
 import { Amount } from '../../figures/amount.js';
-import { shapeOf } from './best-quantities.js';
+import { shapeOf, triedQuantities } from './best-quantities.js';
 import { Contradiction } from './contradiction.js';
 import { quantitiesTo, savedAs } from './mix-changes.js';
 import { TakeOver } from './take-over.js';
-import type { MixSearching } from './use-mix-search.js';
+import type { MixSearch, MixSearching } from './use-mix-search.js';
 import { useMixWriting } from './use-mix-writing.js';
 
 interface MixAnswerProps {
   readonly plan: StoredRow<'mixPlan'>;
   readonly view: MixView;
+  readonly model: MixModel;
   readonly searching: MixSearching;
   readonly best: readonly string[] | null;
   readonly outcome: MixOutcomeView | undefined;
 }
 
 /** The search for the best mix: begun, under way, stopped; what it found, in words; used, saved, or gone back from. */
-export function MixAnswerPart({ plan, view, searching, best, outcome }: MixAnswerProps) {
+export function MixAnswerPart({ plan, view, model, searching, best, outcome }: MixAnswerProps) {
   const { search, find, stop } = searching;
   const mayEdit = useMayEdit();
   const edit = useEdit();
@@ -29,7 +30,7 @@ export function MixAnswerPart({ plan, view, searching, best, outcome }: MixAnswe
   const address = useAddress();
   const [before, setBefore] = useState<readonly string[] | null>(null);
   const [takesOver, setTakesOver] = useState(false);
-  const isStale = search.model !== null && shapeOf(search.model) !== shapeOf(view.model);
+  const isStale = search.model !== null && shapeOf(search.model) !== shapeOf(model);
   const ids = view.products.map(({ id }) => id);
   const use = () => {
     if (best === null) return;
@@ -50,7 +51,7 @@ export function MixAnswerPart({ plan, view, searching, best, outcome }: MixAnswe
             Stop
           </button>
         ) : (
-          <button type="button" className="btn btn-primary" onClick={() => find(view.model)}>
+          <button type="button" className="btn btn-primary" onClick={() => find(model, triedQuantities(model, view))}>
             {best === null ? 'Find the best mix' : 'Find again'}
           </button>
         )}
@@ -90,7 +91,7 @@ export function MixAnswerPart({ plan, view, searching, best, outcome }: MixAnswe
           </p>
         )}
         {!search.isUnderWay && isStale && <p>Something has changed since this was found. Find it again.</p>}
-        {!search.isUnderWay && <Outcome plan={plan} view={view} searching={searching} best={best} outcome={outcome} />}
+        {!search.isUnderWay && <Outcome plan={plan} view={view} search={search} best={best} outcome={outcome} />}
       </div>
       {takesOver && <TakeOver plan={plan} view={view} onClose={() => setTakesOver(false)} />}
     </section>
@@ -127,11 +128,15 @@ function UnderWay({ searching: { search }, plan }: Pick<MixAnswerProps, 'searchi
   );
 }
 
+interface OutcomeProps extends Pick<MixAnswerProps, 'plan' | 'view' | 'best' | 'outcome'> {
+  readonly search: MixSearch;
+}
+
 /** What was found, in words: the goal, what changes against the mix by hand, and how the search ended. */
-function Outcome({ plan, view, searching: { search }, best, outcome }: MixAnswerProps) {
+function Outcome({ plan, view, search: { findings }, best, outcome }: OutcomeProps) {
   const writing = useMixWriting();
-  const { answer, model: solved } = search;
-  if (answer === null || solved === null) return null;
+  if (findings === null) return null;
+  const { answer, model: solved } = findings;
   const end = endWords(answer, solved, writing);
   if (answer.quantities.length === 0)
     return (

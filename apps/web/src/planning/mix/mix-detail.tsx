@@ -25,6 +25,7 @@ const SIDES = {
 export function MixDetail({ id }: { readonly id: string }) {
   const plan = useRow('mixPlan', id);
   const view = useView('mix', id);
+  const modelView = useView('mixModel', id);
   const side = useSide(SIDES);
   const searching = useMixSearch(id);
   const { openDaysPerMonth } = useSettings();
@@ -34,7 +35,7 @@ export function MixDetail({ id }: { readonly id: string }) {
       <header className="flex flex-wrap items-baseline gap-x-4">
         <h2 className="font-serif text-detail">{plan.name}</h2>
         <DocumentLinks label="report" document="mix" of={id} />
-        {view && <MixFiles planId={id} view={view} />}
+        {modelView && <MixFiles planId={id} model={modelView.model} />}
       </header>
       <div className="mt-1 mb-2">
         <Sides sides={SIDES} label="Mix plan" />
@@ -53,8 +54,10 @@ export function MixDetail({ id }: { readonly id: string }) {
         </Fields>
       )}
       {view && <MixNotes view={view} />}
-      {view && view.gaps.length > 0 && <GapList gaps={view.gaps} />}
-      {view && side === 'try' && <MixTry plan={plan} view={view} searching={searching} />}
+      {modelView && modelView.gaps.length > 0 && <GapList gaps={modelView.gaps} />}
+      {view && modelView && side === 'try' && (
+        <MixTry plan={plan} view={view} modelView={modelView} searching={searching} />
+      )}
       {side === 'limits' && <MixLimits planId={id} />}
       {side === 'uses' && <MixUses planId={id} />}
       {side === 'compare' && <MixCompare planId={id} />}

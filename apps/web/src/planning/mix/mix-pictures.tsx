@@ -1,4 +1,11 @@
-import { type CurvePoint, type MixModel, type MixOutcomeView, type MixView, oneInWords } from '@nuvar/core';
+import {
+  type CurvePoint,
+  type MixExplanation,
+  type MixFindings,
+  type MixModel,
+  type MixView,
+  oneInWords,
+} from '@nuvar/core';
 import { useEffect, useState } from 'react';
 import { Bar, BarChart, CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { useSettings } from '../../book/use-book.js';
@@ -16,18 +23,19 @@ interface MixPicturesProps {
   readonly view: MixView;
   readonly search: MixSearch;
   readonly best: readonly string[] | null;
-  readonly outcome: MixOutcomeView | undefined;
 }
 
 /** Pictures of a mix: quantities now and best, what each amount of one resource would bring, and two products against each other. */
 export function MixPictures({ view, search, best }: MixPicturesProps) {
-  if (best === null || search.model === null) return null;
+  const { findings } = search;
+  if (best === null || findings === null) return null;
+  const { model, explanation } = findings;
   return (
     <section className="mt-5" aria-label="Pictures">
       <div className="grid gap-x-10 desk:grid-cols-2">
         <Quantities view={view} best={best} />
-        {search.explanation !== null && <Gain search={search} model={search.model} />}
-        {search.model.products.length === 2 && <FeasibleArea model={search.model} search={search} view={view} />}
+        {explanation !== null && <Gain explanation={explanation} model={model} />}
+        {model.products.length === 2 && <FeasibleArea findings={findings} view={view} />}
       </div>
     </section>
   );
@@ -62,8 +70,8 @@ function Quantities({ view, best }: { readonly view: MixView; readonly best: rea
 }
 
 /** What the goal comes to for every amount of one resource, with its kinks. */
-function Gain({ search, model }: { readonly search: MixSearch; readonly model: MixModel }) {
-  const binding = search.explanation?.resources.filter(({ up, down }) => up > 0 || down > 0) ?? [];
+function Gain({ explanation, model }: Pick<MixFindings, 'model'> & { readonly explanation: MixExplanation }) {
+  const binding = explanation.resources.filter(({ up, down }) => up !== 0 || down !== 0);
   const [chosen, choose] = useState(binding[0]?.at ?? 0);
   const [curve, setCurve] = useState<{ readonly of: number; readonly points: readonly CurvePoint[] } | null>(null);
   useEffect(() => {

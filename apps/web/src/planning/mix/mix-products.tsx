@@ -11,6 +11,8 @@ import { amountText, moneyText } from './words.js';
 
 interface MixProductsProps {
   readonly view: MixView;
+  /** By product: how much of it its limits allow by themselves; null where nothing limits it. */
+  readonly rooms: readonly (number | null)[];
   readonly best: readonly string[] | null;
   readonly goal: MixGoal;
 }
@@ -19,7 +21,7 @@ interface MixProductsProps {
 const MOST_ROWS = 120;
 
 /** The products with their quantities, a handle for each, and under it the best quantity as a thin bar. */
-export function MixProducts({ view, best, goal }: MixProductsProps) {
+export function MixProducts({ view, rooms, best, goal }: MixProductsProps) {
   const { currency } = useSettings();
   const style = useStyle();
   const brings = goal === 'units' ? 'Units' : `Brings, ${currency}`;
@@ -56,7 +58,7 @@ export function MixProducts({ view, best, goal }: MixProductsProps) {
             <tr key={product.id} className="align-top">
               <th scope="row" className="font-normal">
                 {product.name}
-                <Handle product={product} best={best?.[index] ?? null} />
+                <Handle product={product} room={rooms[index] ?? null} best={best?.[index] ?? null} />
                 {product.isBroken && <span className="text-error"> {brokenWords(product)}</span>}
               </th>
               <td className="w-24">
@@ -102,17 +104,23 @@ function brokenWords({ quantity, least, most, lot }: Product): string {
 const WITHOUT_LIMIT = 100;
 const BEYOND = 1.25;
 
+interface HandleProps {
+  readonly product: Product;
+  readonly room: number | null;
+  readonly best: string | null;
+}
+
 /** Tries a quantity: everything follows, and nothing is kept until it is accepted. */
-function Handle({ product, best }: { readonly product: Product; readonly best: string | null }) {
+function Handle({ product, room, best }: HandleProps) {
   const { locale } = useSettings();
   const mayEdit = useMayEdit();
   const dispatch = useAppDispatch();
   const tryOut = useTry();
   const accept = useAcceptTrial();
   const tried = useTried(product.id, 'quantity');
-  const step = Number(product.step?.amount ?? 0) || stepFor(product.room ?? WITHOUT_LIMIT, product.unit);
+  const step = Number(product.step?.amount ?? 0) || stepFor(room ?? WITHOUT_LIMIT, product.unit);
   const now = Number(tried ?? product.quantity);
-  const end = Math.max(step, now, Number(best ?? 0), (product.room ?? WITHOUT_LIMIT) * BEYOND);
+  const end = Math.max(step, now, Number(best ?? 0), (room ?? WITHOUT_LIMIT) * BEYOND);
   const most = Math.ceil(end / step) * step;
   return (
     <span className="relative block pt-1">

@@ -1,38 +1,34 @@
 import {
   furthestRanking,
+  type MixFindings,
   type MixModel,
   type MixView,
   oneInWords,
   quantitiesOfPlan,
-  rankedMix,
+  type RankedMix,
   rankingWords,
 } from '@nuvar/core';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useSettings } from '../../book/use-book.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
 import { ResourceChoice } from './resource-choice.js';
-import type { MixSearch } from './use-mix-search.js';
 import { useMixWriting } from './use-mix-writing.js';
 
 interface MixRankingProps {
   readonly planId: string;
   readonly view: MixView;
-  readonly search: MixSearch;
+  readonly findings: MixFindings;
   readonly best: readonly string[];
 }
 
 /** The ranking by one resource beside the best mix, and why the two differ. */
-export function MixRankingPart({ planId, view, search: { model, answer }, best }: MixRankingProps) {
+export function MixRankingPart({ planId, view, findings: { model, answer, ranked }, best }: MixRankingProps) {
   const [chosen, choose] = useState<number | null>(null);
-  const first = useMemo(
-    () => (model === null || answer === null ? 0 : furthestRanking(model, answer.goal)),
-    [model, answer],
-  );
-  const at = chosen ?? first;
-  const resource = model?.resources[at];
-  if (model === null || resource === undefined) return null;
+  const at = chosen ?? furthestRanking(ranked, answer.goal);
+  const [resource, ofResource] = [model.resources[at], ranked[at]];
+  if (resource === undefined || ofResource === undefined) return null;
   return (
     <div className="mt-4">
       <DetailHeading>Ranking beside it</DetailHeading>
@@ -46,8 +42,9 @@ export function MixRankingPart({ planId, view, search: { model, answer }, best }
         view={view}
         model={model}
         at={at}
+        ranked={ofResource}
         best={best}
-        goal={answer?.goal ?? 0}
+        goal={answer.goal}
       />
     </div>
   );
@@ -58,16 +55,16 @@ interface RankingProps {
   readonly view: MixView;
   readonly model: MixModel;
   readonly at: number;
+  readonly ranked: RankedMix;
   readonly best: readonly string[];
   readonly goal: number;
 }
 
-function Ranking({ planId, view, model, at, best, goal }: RankingProps) {
+function Ranking({ planId, view, model, at, ranked, best, goal }: RankingProps) {
   const writing = useMixWriting();
   const { currency } = useSettings();
   const { id: resourceId = '', name = '', unit = '' } = model.resources[at] ?? {};
   const figures = useView('mixRanking', resourceId);
-  const ranked = useMemo(() => rankedMix(model, at), [model, at]);
   const quantities = quantitiesOfPlan(view.products, model, ranked.quantities);
   const byRanking = useView('mixOutcome', `${planId}@${quantities.join('|')}`);
   const byBest = useView('mixOutcome', `${planId}@${best.join('|')}`);

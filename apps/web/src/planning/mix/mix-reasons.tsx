@@ -1,6 +1,6 @@
 import {
   inGoal,
-  type LimitWorth,
+  type OneMore,
   type MixModel,
   mixReasons,
   type MixView,
@@ -8,6 +8,7 @@ import {
   oneInWords,
   type MixReason,
 } from '@nuvar/core';
+import { useMemo } from 'react';
 import { DetailHeading } from '../../figures/detail-heading.js';
 import { MixRankingPart } from './mix-ranking.js';
 import type { MixSearch } from './use-mix-search.js';
@@ -23,9 +24,10 @@ interface MixReasonsProps {
 /** Why the best mix is the best: what binds, what is spare, what one more is worth, and what would have to change. */
 export function MixReasons({ planId, view, search, best }: MixReasonsProps) {
   const writing = useMixWriting();
-  const { model, explanation, answer, gains, asGood, isExplaining } = search;
-  if (model === null || answer === null) return null;
-  const reasons = mixReasons({ model, answer, explanation, gains, asGood }, writing);
+  const { findings, isExplaining } = search;
+  const reasons = useMemo(() => (findings === null ? [] : mixReasons(findings, writing)), [findings, writing]);
+  if (findings === null) return null;
+  const { model, explanation } = findings;
   return (
     <section className="mt-5" aria-label="Reasons">
       <DetailHeading>Why this mix</DetailHeading>
@@ -43,7 +45,7 @@ export function MixReasons({ planId, view, search, best }: MixReasonsProps) {
         </details>
       )}
       {isExplaining && <p className="text-soft">Working out the reasons.</p>}
-      <MixRankingPart planId={planId} view={view} search={search} best={best} />
+      {findings.ranked.length > 0 && <MixRankingPart planId={planId} view={view} findings={findings} best={best} />}
     </section>
   );
 }
@@ -71,7 +73,7 @@ function Reasons({ reasons, model, writing, label }: ReasonsProps) {
               <Changes
                 worth={worth}
                 model={model}
-                unit={id.startsWith('resource') ? unitOf(model, worth) : 'unit'}
+                unit={worth.of === 'resource' ? unitOf(model, worth) : 'unit'}
                 writing={writing}
               />
             </details>
@@ -82,10 +84,10 @@ function Reasons({ reasons, model, writing, label }: ReasonsProps) {
   );
 }
 
-const unitOf = ({ resources }: MixModel, { at }: LimitWorth) => oneInWords(resources[at]?.unit ?? '');
+const unitOf = ({ resources }: MixModel, { at }: OneMore) => oneInWords(resources[at]?.unit ?? '');
 
 interface ChangesProps {
-  readonly worth: LimitWorth;
+  readonly worth: OneMore;
   readonly model: MixModel;
   /** One of the limit, in words. */
   readonly unit: string;
@@ -133,7 +135,7 @@ function Changes({ worth: { changes, byExtra, up }, model, unit, writing }: Chan
         <tr className="border-t border-base-content font-semibold">
           <th scope="row">Worth of one {unit} more</th>
           <td colSpan={2} />
-          <td className="figure text-right">{said(up)}</td>
+          <td className="figure text-right">{said(up ?? 0)}</td>
         </tr>
       </tbody>
     </table>

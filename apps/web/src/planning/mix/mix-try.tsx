@@ -1,5 +1,5 @@
 import type { StoredRow } from '@nuvar/book';
-import { type MixView, shortageWords } from '@nuvar/core';
+import { type MixModelView, type MixView, shortageWords } from '@nuvar/core';
 import { useSettings } from '../../book/use-book.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
@@ -16,11 +16,12 @@ import { useMixWriting } from './use-mix-writing.js';
 interface MixTryProps {
   readonly plan: StoredRow<'mixPlan'>;
   readonly view: MixView;
+  readonly modelView: MixModelView;
   readonly searching: MixSearching;
 }
 
 /** The mix tried by hand: what it reaches, what runs out; then the best one under it, and why. */
-export function MixTry({ plan, view, searching }: MixTryProps) {
+export function MixTry({ plan, view, modelView, searching }: MixTryProps) {
   const { search } = searching;
   const best = bestQuantities(search, view);
   const found = useView('mixOutcome', best === null ? plan.id : `${plan.id}@${best.join('|')}`);
@@ -29,13 +30,20 @@ export function MixTry({ plan, view, searching }: MixTryProps) {
   return (
     <>
       <Goal plan={plan} view={view} />
-      <MixAnswerPart plan={plan} view={view} searching={searching} best={best} outcome={outcome} />
+      <MixAnswerPart
+        plan={plan}
+        view={view}
+        model={modelView.model}
+        searching={searching}
+        best={best}
+        outcome={outcome}
+      />
       <div className="mt-3 grid items-start gap-x-10 gap-y-4 desk:grid-cols-2">
-        <MixProducts view={view} best={best} goal={plan.goal} />
+        <MixProducts view={view} rooms={modelView.rooms} best={best} goal={plan.goal} />
         <MixResources view={view} best={outcome} />
       </div>
       {best !== null && <MixReasons planId={plan.id} view={view} search={search} best={best} />}
-      <MixPictures view={view} search={search} best={best} outcome={outcome} />
+      <MixPictures view={view} search={search} best={best} />
     </>
   );
 }

@@ -1,42 +1,28 @@
 import {
   type CurvePoint,
-  explainMix,
-  type HoursWorth,
+  findMix,
   gainCurve,
-  isWhole,
-  type MixAnswer,
-  type MixExplanation,
-  mixFile,
-  type MixFileFormat,
+  type HoursWorth,
+  type MixFindings,
   type MixModel,
   type MixProgress,
-  type OtherAsGood,
-  solveMix,
-  wholeAsGood,
-  wholeGain,
-  type WholeGain,
   worthOfHours,
 } from '@nuvar/core';
-import { loadSolver } from '@nuvar/core/solver';
+import { loadSolver, warmSolver } from '@nuvar/core/solver';
 import wasmUrl from 'highs/runtime?url';
 
 /** What the solver can be asked for. */
 export type MixRequest =
-  | { readonly of: 'best'; readonly model: MixModel }
+  | { readonly of: 'best'; readonly model: MixModel; readonly tried: readonly number[] }
   | { readonly of: 'curve'; readonly model: MixModel; readonly resource: number }
-  | { readonly of: 'hours'; readonly model: MixModel; readonly resource: number; readonly hours: number }
-  | { readonly of: 'file'; readonly model: MixModel; readonly format: MixFileFormat };
+  | { readonly of: 'hours'; readonly model: MixModel; readonly resource: number; readonly hours: number };
 
-/** What it says: how far it is, what it found, and why; the last one of a request says that it is done. */
+/** What it says: how far it is, what it has found; the last one of a request says that it is done. */
 export type MixReply =
   | { readonly said: 'progress'; readonly progress: MixProgress }
-  | { readonly said: 'answer'; readonly answer: MixAnswer }
-  | { readonly said: 'explanation'; readonly explanation: MixExplanation | null }
-  | { readonly said: 'gain'; readonly gain: WholeGain }
-  | { readonly said: 'as good'; readonly asGood: readonly OtherAsGood[] }
+  | { readonly said: 'found'; readonly found: Omit<MixFindings, 'model'> }
   | { readonly said: 'curve'; readonly points: readonly CurvePoint[] }
   | { readonly said: 'hours'; readonly worth: HoursWorth }
-  | { readonly said: 'file'; readonly text: string }
   | { readonly said: 'done' }
   | { readonly said: 'failed'; readonly reason: string };
 
@@ -50,8 +36,7 @@ export interface MixReplyMessage {
   readonly reply: MixReply;
 }
 
-const SECONDS_A_GAIN = 5;
-const highs = loadSolver({ locateFile: () => wasmUrl });
+const highs = loadSolver({ locateFile: () => wasmUrl }).then(warmSolver);
 
 self.onmessage = ({ data: { id, request } }: MessageEvent<MixMessage>) => {
   const say = (reply: MixReply) => self.postMessage({ id, reply } satisfies MixReplyMessage);
@@ -65,16 +50,15 @@ self.onmessage = ({ data: { id, request } }: MessageEvent<MixMessage>) => {
 async function answer(request: MixRequest, say: (reply: MixReply) => void): Promise<void> {
   const solver = await highs;
   const { model } = request;
-  if (request.of === 'curve') return say({ said: 'curve', points: gainCurve(solver, model, request.resource) });
-  if (request.of === 'hours')
-    return say({ said: 'hours', worth: worthOfHours(solver, model, request.resource, request.hours) });
-  if (request.of === 'file') return say({ said: 'file', text: mixFile(solver, model, request.format) });
-  const found = solveMix(solver, model, (progress) => say({ said: 'progress', progress }));
-  say({ said: 'answer', answer: found });
-  if (found.status !== 'best' && found.status !== 'time limit') return undefined;
-  if (!isWhole(model)) return say({ said: 'explanation', explanation: explainMix(solver, model) });
-  model.resources.forEach((_resource, at) =>
-    say({ said: 'gain', gain: wholeGain(solver, model, found.goal, at, SECONDS_A_GAIN) }),
-  );
-  return say({ said: 'as good', asGood: wholeAsGood(solver, model, SECONDS_A_GAIN) });
+  switch (request.of) {
+    case 'curve':
+      return say({ said: 'curve', points: gainCurve(solver, model, request.resource) });
+    case 'hours':
+      return say({ said: 'hours', worth: worthOfHours(solver, model, request.resource, request.hours) });
+    case 'best': {
+      const onProgress = (progress: MixProgress) => say({ said: 'progress', progress });
+      for (const { model: _model, ...found } of findMix(solver, model, { tried: request.tried, onProgress }))
+        say({ said: 'found', found });
+    }
+  }
 }

@@ -1,12 +1,4 @@
-import {
-  gapOf,
-  type MixAnswer,
-  type MixExplanation,
-  type MixModel,
-  type MixProgress,
-  type OtherAsGood,
-  type WholeGain,
-} from '@nuvar/core';
+import { gapOf, type MixAnswer, type MixFindings, type MixModel, type MixProgress } from '@nuvar/core';
 import { useEffect, useRef, useState } from 'react';
 import { ask, type Asked, warmUp } from './solver.js';
 
@@ -15,10 +7,8 @@ export interface MixSearch {
   readonly model: MixModel | null;
   readonly isUnderWay: boolean;
   readonly progress: MixProgress | null;
-  readonly answer: MixAnswer | null;
-  readonly explanation: MixExplanation | null;
-  readonly gains: readonly WholeGain[];
-  readonly asGood: readonly OtherAsGood[];
+  /** What has been found so far; null before there is an answer. */
+  readonly findings: MixFindings | null;
   /** True while reasons are still being worked out. */
   readonly isExplaining: boolean;
   readonly failed: string | null;
@@ -28,10 +18,7 @@ const NONE: MixSearch = {
   model: null,
   isUnderWay: false,
   progress: null,
-  answer: null,
-  explanation: null,
-  gains: [],
-  asGood: [],
+  findings: null,
   isExplaining: false,
   failed: null,
 };
@@ -41,7 +28,7 @@ const KEPT = new Map<string, MixSearch>();
 
 export interface MixSearching {
   readonly search: MixSearch;
-  readonly find: (model: MixModel) => void;
+  readonly find: (model: MixModel, tried: readonly number[]) => void;
   /** Ends the search, and keeps the best mix found so far. */
   readonly stop: () => void;
 }
@@ -66,16 +53,13 @@ export function useMixSearch(planId: string): MixSearching {
     });
   return {
     search,
-    find: (model) => {
+    find: (model, tried) => {
       asked.current?.stop();
       keep(() => ({ ...NONE, model, isUnderWay: true }));
-      asked.current = ask({ of: 'best', model }, (reply) => {
+      asked.current = ask({ of: 'best', model, tried }, (reply) => {
         if (reply.said === 'progress') keep((so) => ({ ...so, progress: reply.progress }));
-        else if (reply.said === 'answer')
-          keep((so) => ({ ...so, isUnderWay: false, isExplaining: true, answer: reply.answer }));
-        else if (reply.said === 'explanation') keep((so) => ({ ...so, explanation: reply.explanation }));
-        else if (reply.said === 'gain') keep((so) => ({ ...so, gains: [...so.gains, reply.gain] }));
-        else if (reply.said === 'as good') keep((so) => ({ ...so, asGood: reply.asGood }));
+        else if (reply.said === 'found')
+          keep((so) => ({ ...so, isUnderWay: false, isExplaining: true, findings: { model, ...reply.found } }));
         else if (reply.said === 'failed') keep((so) => ({ ...so, isUnderWay: false, failed: reply.reason }));
         else if (reply.said === 'done') keep((so) => ({ ...so, isUnderWay: false, isExplaining: false }));
       });
@@ -92,21 +76,22 @@ const ended = (search: MixSearch): MixSearch => ({
   ...search,
   isUnderWay: false,
   isExplaining: false,
-  answer: search.answer ?? foundSoFar(search),
+  findings: search.findings ?? foundSoFar(search),
 });
 
 /** The best mix that a search had found when it was stopped; null where it had none. */
-function foundSoFar({ progress, model }: MixSearch): MixAnswer | null {
+function foundSoFar({ progress, model }: MixSearch): MixFindings | null {
   if (progress?.quantities == null || progress.goal === null || model === null) return null;
   const { goal, bound, quantities } = progress;
-  return {
+  const answer: MixAnswer = {
     status: 'time limit',
     isContinuous: false,
     goal,
+    bound,
     quantities,
-    bound: bound ?? Number.NaN,
-    gapPercent: bound === null ? Number.NaN : gapOf(goal, bound),
+    gapPercent: gapOf(goal, bound),
     contradiction: [],
     unlimited: [],
   };
+  return { model, answer, explanation: null, gains: [], asGood: [], ranked: [] };
 }

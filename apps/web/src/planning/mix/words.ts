@@ -1,5 +1,5 @@
 import { numberText } from '@nuvar/book';
-import { plainDecimal } from '@nuvar/core';
+import { minorDigits, moneyDigits, plainDecimal } from '@nuvar/core';
 import { written, type Style } from '../../figures/format.js';
 
 /** A quantity or a use as it is read: up to two digits, more where it is small. */
@@ -8,5 +8,6 @@ export function amountText(value: number, { locale }: Pick<Style, 'locale'>): st
   return numberText(plainDecimal(Number(value.toFixed(digits))), locale).replace('-', '−');
 }
 
-/** Money as it is read. */
-export const moneyText = (value: number, style: Style): string => written(plainDecimal(value), 2, style);
+/** Money as it is read: of less than one, with the digits that it needs. */
+export const moneyText = (value: number, style: Style): string =>
+  written(plainDecimal(value), moneyDigits(value, minorDigits(style.currency)), style);

@@ -35,8 +35,9 @@ function halfPlanesOf({ products, resources, uses, totals }: MixModel): HalfPlan
     b: useOf(1, at),
     c: available + extra,
   }));
-  const ofTotals = totals.flatMap(({ rule, units, products: members }): HalfPlane[] => {
-    const [a, b] = [members.includes(0) ? 1 : 0, members.includes(1) ? 1 : 0];
+  const ofTotals = totals.flatMap(({ rule, units, terms }): HalfPlane[] => {
+    const counts = new Map(terms);
+    const [a, b] = [counts.get(0) ?? 0, counts.get(1) ?? 0];
     const most = { a, b, c: units };
     const least = { a: -a, b: -b, c: -units };
     return rule === 'at most' ? [most] : rule === 'at least' ? [least] : [most, least];

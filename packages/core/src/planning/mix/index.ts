@@ -9,7 +9,7 @@ import { mixUse } from './mix-use.js';
 
 export { mixAgainst, mixPlansApart } from './mix-against.js';
 export { feasibleArea } from './feasible-area.js';
-export { mixModelOf, type MixModel, type ModelProduct, type ModelResource } from './mix-model.js';
+export { mixModel, type MixModel, type ModelProduct, type ModelResource } from './mix-model.js';
 export {
   mixOutcome,
   mixResourceOutcome,

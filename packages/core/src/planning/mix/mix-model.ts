@@ -1,8 +1,8 @@
 import type { MixGoal, MixTotalRule } from '@nuvar/book';
 import type { Figure, Gap } from '../../figure/index.js';
-import type { Sheet } from '../../sheet/index.js';
-import { mixTotalOutcome, productsOfMix, resourcesOfMix } from './mix-outcome.js';
-import { mixProductTerms, type MixProductTerms, nameInMix, outputInMix } from './mix-product.js';
+import type { Calculation, Sheet } from '../../sheet/index.js';
+import { mixTotalOutcome, resourcesOfMix } from './mix-outcome.js';
+import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
 import { setUpHead } from './set-up-head.js';
@@ -21,7 +21,6 @@ export interface ModelProduct {
   readonly step: number | null;
   /** What its set-up takes off the goal; zero where the goal does not count it. */
   readonly setUpCost: number;
-  readonly quantity: number;
   /** The place in the model of the line that says its set-up and its lot: its own, or that of its product in another channel. */
   readonly setUpWith: number;
   /** Its place among the products of the plan: those that lack something are left out of the model. */
@@ -52,7 +51,8 @@ export interface ModelTotal {
   readonly name: string;
   readonly rule: MixTotalRule;
   readonly units: number;
-  readonly products: readonly number[];
+  /** The products that count in it, each with how much one of it counts. */
+  readonly terms: readonly (readonly [product: number, by: number])[];
 }
 
 /** A mix plan as plain numbers: the solver, its files and its explanation read the same model. */
@@ -63,6 +63,8 @@ export interface MixModel {
   readonly isLeast: boolean;
   readonly secondsAtMost: number;
   readonly gapPercent: number;
+  /** What is taken off the goal whatever is made (added to a cost). */
+  readonly fixed: number;
   readonly products: readonly ModelProduct[];
   readonly resources: readonly ModelResource[];
   readonly uses: readonly ModelUse[];
@@ -86,96 +88,149 @@ const GAIN = {
   'least cost': 'variableCost',
 } as const;
 
-/** Keeps what is lacking, and says whether anything is. */
-interface Lacking {
-  readonly gaps: Gap[];
-  readonly isKnown: (figures: readonly (Figure | null)[]) => boolean;
-}
-
-function lacking(): Lacking {
-  const gaps: Gap[] = [];
-  return {
-    gaps,
-    isKnown: (figures) => {
-      const found = figures.flatMap((figure) => figure?.gaps ?? []);
-      gaps.push(...found);
-      return found.length === 0;
-    },
-  };
-}
-
-/** The model of a mix plan. A product or a limit of which something is not known is left out, and its gaps are told. */
-export function mixModelOf(sheet: Sheet, planId: string): MixModelOfPlan {
-  const plan = sheet.row('mixPlan', planId);
-  const goal = plan?.goal ?? 'contribution';
-  const unknown = lacking();
-  const products = modelProducts(sheet, planId, goal, unknown);
-  const resources = modelResources(sheet, planId, goal, products, unknown);
-  return {
-    model: {
-      name: plan?.name ?? '',
-      goal,
-      isLeast: goal === 'least cost',
-      products,
-      resources,
-      uses: modelUses(sheet, products, resources),
-      totals: modelTotals(sheet, planId, products, unknown),
-      secondsAtMost: Number(plan?.secondsAtMost ?? '10'),
-      gapPercent: Number(plan?.gapPercent ?? '0'),
-    },
-    gaps: [...new Map(unknown.gaps.map((gap) => [`${gap.code}|${gap.place?.id}|${gap.place?.field}`, gap])).values()],
-  };
-}
+/** What is not known of some figures. */
+const lackingOf = (figures: readonly (Figure | null)[]): readonly Gap[] =>
+  figures.flatMap((figure) => figure?.gaps ?? []);
 
 const countsMoney = (goal: MixGoal) => goal !== 'revenue' && goal !== 'units';
+const countsSetUps = (goal: MixGoal) => countsMoney(goal) && goal !== 'contribution';
+const goalOf = (sheet: Sheet, planId: string): MixGoal => sheet.row('mixPlan', planId)?.goal ?? 'contribution';
 
-function modelProducts(sheet: Sheet, planId: string, goal: MixGoal, unknown: Lacking): ModelProduct[] {
-  const countsSetUps = countsMoney(goal) && goal !== 'contribution';
-  const gainOf = (terms: MixProductTerms) => (goal === 'units' ? null : terms[GAIN[goal]]);
-  const rows = productsOfMix(sheet, planId).map((row, place) => ({ row, place, headId: setUpHead(sheet, row) }));
-  const known = new Set(
-    rows.flatMap(({ row }) => {
-      const terms = sheet.read(mixProductTerms, row.id);
-      return unknown.isKnown([gainOf(terms), countsSetUps ? terms.setUpCost : null, terms.step]) ? [row.id] : [];
-    }),
-  );
-  // Without the line that says its set-up, a product would be made without one.
-  const kept = rows.filter(({ row, headId }) => known.has(row.id) && known.has(headId));
-  const placeOf = new Map(kept.map(({ row }, at) => [row.id, at]));
-  return kept.map(({ row, place, headId }): ModelProduct => {
-    const terms = sheet.read(mixProductTerms, row.id);
+/** A line of a mix plan as the solver sees it, by itself: a quantity that is tried does not move it. */
+interface ModelLine {
+  readonly product: Omit<ModelProduct, 'place' | 'setUpWith'>;
+  readonly headId: string;
+  readonly gaps: readonly Gap[];
+}
+
+const modelLine: Calculation<ModelLine | null> = {
+  name: 'mixModelLine',
+  meanings: {},
+  work(sheet, id) {
+    const row = sheet.row('mixProduct', id);
+    if (row === undefined) return null;
+    const goal = goalOf(sheet, row.planId);
+    const terms = sheet.read(mixProductTerms, id);
+    const gain = goal === 'units' ? null : terms[GAIN[goal]];
     return {
-      id: row.id,
-      name: nameInMix(sheet, row),
-      unit: outputInMix(sheet, row).text,
-      place,
-      gain: goal === 'units' ? 1 : plain(gainOf(terms)),
-      contribution: plain(terms.contribution),
-      least: plain(terms.least),
-      most: plainOr(terms.most, null),
-      lot: plainOr(terms.lot, null),
-      step: plainOr(terms.step, null),
-      setUpCost: countsSetUps ? plain(terms.setUpCost) : 0,
-      quantity: Number(row.quantity),
-      setUpWith: placeOf.get(headId) ?? 0,
+      headId: setUpHead(sheet, row),
+      gaps: lackingOf([gain, countsSetUps(goal) ? terms.setUpCost : null, terms.step]),
+      product: {
+        id,
+        name: nameInMix(sheet, row),
+        unit: outputInMix(sheet, row).text,
+        gain: goal === 'units' ? 1 : plain(gain),
+        contribution: plain(terms.contribution),
+        least: plain(terms.least),
+        most: plainOr(terms.most, null),
+        lot: plainOr(terms.lot, null),
+        step: plainOr(terms.step, null),
+        setUpCost: countsSetUps(goal) ? plain(terms.setUpCost) : 0,
+      },
     };
+  },
+};
+
+/** What a line of a mix plan takes of each resource that it takes anything of, or of which that is not known. */
+interface LineUse {
+  readonly resourceId: string;
+  readonly perUnit: number;
+  readonly forSetUp: number;
+  readonly gaps: readonly Gap[];
+}
+
+const modelLineUses: Calculation<readonly LineUse[]> = {
+  name: 'mixModelLineUses',
+  meanings: {},
+  work(sheet, id) {
+    const planId = sheet.row('mixProduct', id)?.planId ?? '';
+    return sheet.idsOf('mixResource', 'planId', planId).flatMap((resourceId): LineUse[] => {
+      const { perUnit, forSetUp } = sheet.read(mixUse, `${id}@${resourceId}`);
+      const use = {
+        resourceId,
+        perUnit: plain(perUnit),
+        forSetUp: plain(forSetUp),
+        gaps: lackingOf([perUnit, forSetUp]),
+      };
+      return use.perUnit === 0 && use.forSetUp === 0 && use.gaps.length === 0 ? [] : [use];
+    });
+  },
+};
+
+/**
+ * The model of a mix plan, by the id of the plan. A product or a limit of which something is not known is left out, and its gaps
+ * are told. The quantities tried by hand are no part of it.
+ */
+export const mixModel: Calculation<MixModelOfPlan> = {
+  name: 'mixModel',
+  meanings: {},
+  work(sheet, planId) {
+    const plan = sheet.row('mixPlan', planId);
+    const goal = goalOf(sheet, planId);
+    const gaps: Gap[] = [];
+    const isKnown = (found: readonly Gap[]) => {
+      gaps.push(...found);
+      return found.length === 0;
+    };
+    const products = modelProducts(sheet, planId, isKnown);
+    const uses = products.map(({ id }) => sheet.read(modelLineUses, id));
+    const resources = modelResources(sheet, planId, goal, uses.flat(), isKnown);
+    const placeOf = new Map(resources.map(({ id }, at) => [id, at]));
+    return {
+      model: {
+        name: plan?.name ?? '',
+        goal,
+        isLeast: goal === 'least cost',
+        fixed: 0,
+        products,
+        resources,
+        uses: uses.flatMap((ofLine, product) =>
+          ofLine.flatMap(({ resourceId, perUnit, forSetUp }): ModelUse[] => {
+            const resource = placeOf.get(resourceId);
+            return resource === undefined ? [] : [{ product, resource, perUnit, forSetUp }];
+          }),
+        ),
+        totals: modelTotals(sheet, planId, products, isKnown),
+        secondsAtMost: Number(plan?.secondsAtMost ?? '10'),
+        gapPercent: Number(plan?.gapPercent ?? '0'),
+      },
+      gaps: [...new Map(gaps.map((gap) => [`${gap.code}|${gap.place?.id}|${gap.place?.field}`, gap])).values()],
+    };
+  },
+};
+
+type IsKnown = (gaps: readonly Gap[]) => boolean;
+
+function modelProducts(sheet: Sheet, planId: string, isKnown: IsKnown): ModelProduct[] {
+  const lines = sheet.idsOf('mixProduct', 'planId', planId).flatMap((id, place) => {
+    const line = sheet.read(modelLine, id);
+    return line === null ? [] : [{ line, place }];
   });
+  const known = new Set(lines.flatMap(({ line }) => (isKnown(line.gaps) ? [line.product.id] : [])));
+  // Without the line that says its set-up, a product would be made without one.
+  const kept = lines.filter(({ line: { product, headId } }) => known.has(product.id) && known.has(headId));
+  const placeOf = new Map(kept.map(({ line }, at) => [line.product.id, at]));
+  return kept.map(({ line: { product, headId }, place }) => ({
+    ...product,
+    place,
+    setUpWith: placeOf.get(headId) ?? 0,
+  }));
 }
 
 function modelResources(
   sheet: Sheet,
   planId: string,
   goal: MixGoal,
-  products: readonly ModelProduct[],
-  unknown: Lacking,
+  uses: readonly LineUse[],
+  isKnown: IsKnown,
 ): ModelResource[] {
+  const lackingUse = new Map<string, Gap[]>();
+  for (const { resourceId, gaps } of uses)
+    if (gaps.length > 0) lackingUse.set(resourceId, [...(lackingUse.get(resourceId) ?? []), ...gaps]);
   return resourcesOfMix(sheet, planId).flatMap((row): ModelResource[] => {
     const { available, extra, premium, normalPrice } = sheet.read(mixResourceTerms, row.id);
-    const uses = products.flatMap(({ id }) => {
-      const { perUnit, forSetUp } = sheet.read(mixUse, `${id}@${row.id}`);
-      return [perUnit, forSetUp];
-    });
-    if (!unknown.isKnown([available, countsMoney(goal) ? premium : null, ...uses])) return [];
+    const ofTerms = lackingOf([available, countsMoney(goal) ? premium : null]);
+    if (!isKnown([...ofTerms, ...(lackingUse.get(row.id) ?? [])])) return [];
     return [
       {
         id: row.id,
@@ -190,21 +245,11 @@ function modelResources(
   });
 }
 
-function modelUses(sheet: Sheet, products: readonly ModelProduct[], resources: readonly ModelResource[]): ModelUse[] {
-  return products.flatMap(({ id }, product) =>
-    resources.flatMap((resource, index): ModelUse[] => {
-      const { perUnit, forSetUp } = sheet.read(mixUse, `${id}@${resource.id}`);
-      const use = { product, resource: index, perUnit: plain(perUnit), forSetUp: plain(forSetUp) };
-      return use.perUnit === 0 && use.forSetUp === 0 ? [] : [use];
-    }),
-  );
-}
-
-function modelTotals(sheet: Sheet, planId: string, products: readonly ModelProduct[], unknown: Lacking): ModelTotal[] {
+function modelTotals(sheet: Sheet, planId: string, products: readonly ModelProduct[], isKnown: IsKnown): ModelTotal[] {
   const places = new Map(products.map(({ id }, index) => [id, index]));
   return sheet.rowsOf('mixTotal', 'planId', planId).flatMap(({ id, name, rule }): ModelTotal[] => {
     const { limit } = sheet.read(mixTotalOutcome, id);
-    if (!unknown.isKnown([limit])) return [];
+    if (!isKnown(lackingOf([limit]))) return [];
     const members = sheet.rowsOf('mixTotalProduct', 'totalId', id);
     return [
       {
@@ -212,7 +257,10 @@ function modelTotals(sheet: Sheet, planId: string, products: readonly ModelProdu
         name,
         rule,
         units: plain(limit),
-        products: members.flatMap(({ mixProductId }) => places.get(mixProductId) ?? []),
+        terms: members.flatMap(({ mixProductId }): [number, number][] => {
+          const product = places.get(mixProductId);
+          return product === undefined ? [] : [[product, 1]];
+        }),
       },
     ];
   });

@@ -144,7 +144,8 @@ export interface MixResourceOutcome {
 
 /**
  * What a mix takes of a resource = sum of quantity x use per unit, and the use of the set-ups of all that is made; the id is that
- * of the resource, or "resource@12|30|0". Extra used = what is over, at most the extra there is; its cost = that x the premium.
+ * of the resource, or "resource@12|30|0". Extra used = what is over, at most the extra there is; where extra is cheaper than the
+ * normal price, what is used, at most that. Its cost = that x the premium.
  */
 export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
   name: 'mixResourceUsed',
@@ -184,7 +185,14 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
     const left = (there: Figure) => difference({ name: 'Left', subject }, there, used);
     if (extra === null || premium === null)
       return { used, left: left(available), extraUsed: null, extraCost: null, short: over };
-    const extraUsed = smallest({ name: 'Extra used', subject }, [over, extra], 'at most what can be had');
+    const isCheaper = premium.amount !== null && premium.amount.isNegative() && !premium.amount.isZero();
+    const extraUsed = isCheaper
+      ? smallest(
+          { name: 'Extra used', subject },
+          [used, extra],
+          'used first, since it is cheaper than the normal price',
+        )
+      : smallest({ name: 'Extra used', subject }, [over, extra], 'at most what can be had');
     return {
       used,
       extraUsed,

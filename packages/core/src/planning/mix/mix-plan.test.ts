@@ -4,7 +4,7 @@ import type { Highs } from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { decimal } from '../../number/index.js';
 import { amount, demoRows, evaluated, rowsOf, workshop, type WorkshopFields } from '../../testing/evaluated.js';
-import { VIEWS } from '../../views/index.js';
+import { quantitiesOfPlan, VIEWS } from '../../views/index.js';
 import { readMixTable } from './mix-table.js';
 import { solveMix } from './solver/index.js';
 import { loadSolver } from './highs/index.js';
@@ -140,7 +140,7 @@ describe('a mix plan', () => {
 
   it('leaves out of the model what lacks something, and says what', () => {
     const { ids, evaluation } = planned({ product: { channelId: null } });
-    const { model, gaps } = VIEWS.mix(evaluation, ids.plan);
+    const { model, gaps } = VIEWS.mixModel(evaluation, ids.plan);
     expect(model.products).toEqual([]);
     expect(gaps.map(({ code }) => code)).toEqual(['no-mix-contribution']);
     expect(solveMix(highs, model).status).toBe('no products');
@@ -177,7 +177,7 @@ describe('a mix plan', () => {
     const evaluation = evaluated(made.rows);
     const planId = evaluation.sheet.all('mixPlan')[0]?.id ?? '';
     const view = VIEWS.mix(evaluation, planId);
-    const found = solveMix(highs, view.model);
+    const found = solveMix(highs, VIEWS.mixModel(evaluation, planId).model);
     const result = VIEWS.mixOutcome(evaluation, `${planId}@${found.quantities.join('|')}`);
     return { view, found, result, notes: view.notes.map(({ code }) => code) };
   };
@@ -237,12 +237,17 @@ describe('a mix plan', () => {
 describe('the mix plans of the demo', () => {
   const plans = () => {
     const evaluation = evaluated(demoRows());
-    return evaluation.sheet.all('mixPlan').map(({ id }) => ({ id, evaluation, view: VIEWS.mix(evaluation, id) }));
+    return evaluation.sheet.all('mixPlan').map(({ id }) => ({
+      id,
+      evaluation,
+      model: VIEWS.mixModel(evaluation, id).model,
+      view: VIEWS.mix(evaluation, id),
+    }));
   };
 
   it('have a best mix that fits every limit in decimals, and shows by hand the figures that it was found with', () => {
-    for (const { id, evaluation, view } of plans()) {
-      const { status, goal, quantities } = solveMix(highs, view.model);
+    for (const { id, evaluation, model, view } of plans()) {
+      const { status, goal, quantities } = solveMix(highs, model);
       expect(status).toBe('best');
       const asked = `${id}@${quantities.map((each) => decimal(each.toFixed(9)).toFixed()).join('|')}`;
       const found = VIEWS.mixOutcome(evaluation, asked);
@@ -273,6 +278,95 @@ describe('the mix plans of the demo', () => {
       'Cane handle',
     ]);
     expect(view?.resources[view.first ?? -1]?.name).toBe('Cane handle');
+  });
+});
+
+/** A plan typed in figures of its own: every product and resource by name, as a person enters them who has no book yet. */
+interface TypedPlan {
+  readonly plan: Fields;
+  readonly products: readonly (Fields & { readonly uses: readonly (readonly [perUnit: string, forSetUp: string])[] })[];
+  readonly resources: readonly Fields[];
+}
+
+function typedPlan({ plan, products, resources }: TypedPlan) {
+  let planId = '';
+  const { rows } = workshop({
+    more: (book) => {
+      planId = book.add('mixPlan', { name: 'Typed', ...plan });
+      const resourceIds = resources.map((resource, position) =>
+        book.add('mixResource', { planId, position, name: `R${position}`, ...resource }),
+      );
+      products.forEach(({ uses, ...product }, position) => {
+        const mixProductId = book.add('mixProduct', { planId, position, name: `P${position}`, ...product });
+        uses.forEach(([perUnit, forSetUp], at) =>
+          book.add('mixUse', { resourceId: resourceIds[at] ?? '', mixProductId, perUnit, forSetUp }),
+        );
+      });
+    },
+  });
+  return { planId, evaluation: evaluated(rows) };
+}
+
+/** Decimals of any size between a millionth and a milliard. */
+const sizes = fc
+  .tuple(fc.integer({ min: 1, max: 999 }), fc.integer({ min: -6, max: 6 }))
+  .map(([digits, power]) => decimal(String(digits)).mul(decimal('10').pow(power)).toFixed());
+
+describe('solver and figures', () => {
+  it('agree about extra that is cheaper than the normal price: it is used first', () => {
+    const { planId, evaluation } = typedPlan({
+      plan: { goal: 'profit after set-up' },
+      products: [{ contribution: '5', quantity: '3', uses: [['1', '0']] }],
+      resources: [{ available: '10', extra: '4', extraPrice: '6', normalPrice: '8' }],
+    });
+    const view = VIEWS.mix(evaluation, planId);
+    // 3 h are had as extra, each for 2 less: 15 + 6.
+    expect([view.outcome.goal.amount, view.resources[0]?.extraUsed?.amount, view.resources[0]?.left.amount]).toEqual([
+      '21',
+      '3',
+      '10',
+    ]);
+    const { goal } = solveMix(highs, VIEWS.mixModel(evaluation, planId).model);
+    expect(goal).toBeCloseTo(14 * 5 + 4 * 2, 6);
+  });
+
+  it('tell the same goal within a cent, or a millionth of it, of 60 random plans of any size', () => {
+    const products = fc.array(
+      fc.record({
+        contribution: sizes,
+        uses: fc.array(fc.tuple(fc.oneof(sizes, fc.constant('0')), fc.constantFrom('0', '0', '3')), {
+          minLength: 2,
+          maxLength: 2,
+        }),
+        maximum: fc.option(sizes),
+        setUpCost: fc.option(fc.constantFrom('0', '12.5'), { freq: 2 }),
+        countedIn: fc.constantFrom('any amount', 'any amount', 'whole units'),
+      }),
+      { minLength: 1, maxLength: 5 },
+    );
+    const resources = fc.array(
+      fc.record({
+        available: sizes,
+        extra: fc.constantFrom('0', '4'),
+        extraPrice: fc.constantFrom('0.5', '3'),
+        normalPrice: fc.constantFrom('0', '1.25'),
+      }),
+      { minLength: 2, maxLength: 2 },
+    );
+    const goals = fc.constantFrom('contribution', 'profit after set-up', 'units');
+    fc.assert(
+      fc.property(products, resources, goals, (drawn, limits, goal) => {
+        const { planId, evaluation } = typedPlan({ plan: { goal }, products: drawn, resources: limits });
+        const { model } = VIEWS.mixModel(evaluation, planId);
+        const found = solveMix(highs, model);
+        if (found.status !== 'best') return;
+        const quantities = quantitiesOfPlan(VIEWS.mix(evaluation, planId).products, model, found.quantities);
+        const { outcome } = VIEWS.mixOutcome(evaluation, `${planId}@${quantities.join('|')}`);
+        const figured = Number(outcome.goal.amount);
+        expect(Math.abs(figured - found.goal)).toBeLessThanOrEqual(Math.max(0.01, Math.abs(figured) * 1e-6));
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 

@@ -1,7 +1,8 @@
 import type { Highs } from 'highs';
 import type { MixModel } from '../mix-model.js';
 import { limitsOf, type MixLimit, withLimits } from './limits.js';
-import { mixProgram, modelData } from './program.js';
+import { mixProgram } from './program.js';
+import { withProgram } from './with-program.js';
 
 /**
  * A smallest set of limits that cannot hold together: take any of them away, and some mix fits. Found by halving (QuickXplain:
@@ -34,8 +35,8 @@ function isFeasible(highs: Highs, model: MixModel): boolean {
   };
   const program = mixProgram(indifferent);
   if (program.columns.some(({ lower, upper }) => lower > upper + 1e-9)) return false;
-  return highs.withModel(modelData(highs, program), (solver) => {
-    solver.options.set({ output_flag: false, time_limit: model.secondsAtMost, mip_max_improving_sols: 1 });
+  const options = { time_limit: model.secondsAtMost, mip_max_improving_sols: 1 };
+  return withProgram(highs, program, options, (solver) => {
     solver.run();
     const { modelStatus } = highs.constants;
     const status = solver.getModelStatus();

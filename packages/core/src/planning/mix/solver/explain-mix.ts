@@ -19,18 +19,22 @@ export interface MixExplanation {
  * again with that one number moved, so that it holds at a degenerate optimum too, where the duals of a single solve do not.
  * Null where the model counts anything whole: there are no such worths then.
  */
-export function explainMix(highs: Highs, model: MixModel): MixExplanation | null {
+export function explainMix(highs: Highs, model: MixModel, isSolvedAgain = false): MixExplanation | null {
   return inSession(highs, model, SECONDS_EACH, (session) => {
     if (!session.program.isContinuous) return null;
     const best = session.now();
     if (best.status !== 'best') return null;
+    const sharp = isSolvedAgain ? null : session.sharpRanges(best);
     const worthsOf = (of: 'resource' | 'total') =>
-      session.program.rows.flatMap((row, index) => (row.of === of ? [limitWorth(session, best, index)] : []));
+      (of === 'resource' ? model.resources : model.totals).flatMap(
+        (_each, at) => limitWorth(session, best, sharp, { of, at }) ?? [],
+      );
     return {
       resources: worthsOf('resource'),
       totals: worthsOf('total'),
-      products: model.products.map((product, at) => productReason(session, best, product, at)),
-      asGood: asGoodOf(session, best),
+      products: model.products.map((_product, at) => productReason(session, best, sharp, at)),
+      // A sharp optimum is the only one.
+      asGood: sharp === null ? asGoodOf(session, best) : [],
     };
   });
 }

@@ -20,6 +20,7 @@ export function exampleModel(
     isLeast: false,
     secondsAtMost: 10,
     gapPercent: 0,
+    fixed: 0,
     totals: [],
     products: products.map(({ uses: _uses, setUpUses: _setUpUses, ...product }, place) => ({
       id: `p${place}`,
@@ -30,7 +31,6 @@ export function exampleModel(
       lot: null,
       step: null,
       setUpCost: 0,
-      quantity: 0,
       setUpWith: place,
       place,
       ...product,

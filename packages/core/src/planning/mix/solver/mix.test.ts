@@ -3,13 +3,14 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import type { MixModel } from '../mix-model.js';
 import {
   explainMix,
+  findMix,
   gainCurve,
   mixFile,
+  mixFileRefusal,
+  type MixFindings,
   type MixProgress,
-  rankedMix,
+  rankedMixes,
   solveMix,
-  wholeAsGood,
-  wholeGain,
 } from './index.js';
 import { loadSolver } from '../highs/index.js';
 import { exampleModel } from './mix-examples.js';
@@ -22,6 +23,11 @@ beforeAll(async () => {
 const best = (model: MixModel) => {
   const { status, goal, quantities } = solveMix(highs, model);
   return { status, goal, quantities };
+};
+const found = (model: MixModel): MixFindings => {
+  const last = [...findMix(highs, model)].at(-1);
+  if (last === undefined) throw new RangeError('a search always finds something to say');
+  return last;
 };
 const explained = (model: MixModel) => {
   const explanation = explainMix(highs, model);
@@ -88,7 +94,7 @@ describe('the best mix', () => {
         [{ available: 23 }],
       );
     expect(best(shelves(1))).toEqual({ status: 'best', goal: 140, quantities: [1, 3] });
-    expect(wholeGain(highs, shelves(1), 140, 0, 5)).toEqual({ at: 0, ofOne: 10, ofTen: 60 });
+    expect(found(shelves(1)).gains).toMatchObject([{ of: 'resource', at: 0, left: 0, ofOne: 10, ofTen: 60 }]);
     // Of pieces that can be cut a shelf is worth 50 / 8.
     expect(explained(shelves(null)).resources[0]).toMatchObject({ up: 6.25 });
   });
@@ -114,8 +120,17 @@ describe('the best mix', () => {
       goal: 'least cost',
       isLeast: true,
       totals: [
-        { id: 't0', name: 'Both', rule: 'exactly', units: 20, products: [0, 1] },
-        { id: 't1', name: 'B alone', rule: 'at least', units: 5, products: [1] },
+        {
+          id: 't0',
+          name: 'Both',
+          rule: 'exactly',
+          units: 20,
+          terms: [
+            [0, 1],
+            [1, 1],
+          ],
+        },
+        { id: 't1', name: 'B alone', rule: 'at least', units: 5, terms: [[1, 1]] },
       ],
     });
     // 15 x 4 + 5 x 6 = 90, and 15 + 15 = 30 of 40 used.
@@ -182,7 +197,7 @@ describe('the explanation', () => {
       ],
       [{ available: 3 }],
     );
-    expect(wholeAsGood(highs, twins, 5)).toEqual([
+    expect(found(twins).asGood).toEqual([
       { at: 0, least: 0, most: 3 },
       { at: 1, least: 0, most: 3 },
     ]);
@@ -210,7 +225,7 @@ describe('the explanation', () => {
     );
     const { resources, products } = explained(capped);
     expect(resources[1]).toMatchObject({ up: 0, down: 0, left: 99 });
-    expect(products[0]).toMatchObject({ isAtMost: true, maximumWorth: 5 });
+    expect(products[0]).toMatchObject({ maximum: { up: 5, down: 5 }, minimum: null });
     const forced = exampleModel(
       [
         { name: 'A', gain: 9, uses: [1] },
@@ -218,13 +233,15 @@ describe('the explanation', () => {
       ],
       [{ available: 40 }],
     );
-    expect(explained(forced).products[1]).toMatchObject({ minimumCost: 5 });
+    expect(explained(forced).products[1]).toMatchObject({ maximum: null, minimum: { up: -5, down: -5 } });
   });
 
   it('ranks by one resource, which is not the best mix where another runs out', () => {
     // By the oven bread leads, 3 against 2.50: 120 loaves take all hands and bring 720. By hands cake leads: 100 bring 1,000.
-    expect(rankedMix(bakery(), 0)).toMatchObject({ quantities: [120, 0], goal: 720, ranOut: [1] });
-    expect(rankedMix(bakery(), 1)).toMatchObject({ quantities: [0, 100], goal: 1000, ranOut: [0] });
+    expect(rankedMixes(bakery())).toMatchObject([
+      { quantities: [120, 0], goal: 720, ranOut: [1], broken: [] },
+      { quantities: [0, 100], goal: 1000, ranOut: [0], broken: [] },
+    ]);
   });
 });
 
@@ -347,30 +364,34 @@ describe('where there is no best mix', () => {
 });
 
 describe('the files of a model', () => {
-  it('are read back by the solver with the same goal, under plain names of their own', () => {
-    const model = exampleModel(
-      [
-        { name: 'Müsli, 500 g', gain: 3, uses: [2], step: 1, setUpCost: 4 },
-        { name: 'Müsli: 500 g', gain: 2, uses: [1], lot: 2 },
-        { name: '3 in 1', gain: 1, uses: [1] },
-      ],
-      [{ name: 'Hands', available: 9, extra: 2, premium: 0.5 }],
-    );
-    const wanted = best(model).goal;
-    for (const format of ['lp', 'mps'] as const) {
-      const data = mixFile(highs, model, format);
-      const goal = highs.withModel({ format, data }, (solver) => {
-        solver.options.set({ output_flag: false });
-        solver.run();
-        return solver.getObjectiveValue();
-      });
-      // An MPS file has no direction of its own: it may come back as the least of the negative.
-      expect(Math.abs(goal)).toBeCloseTo(wanted, 6);
-    }
-    const lp = mixFile(highs, model, 'lp');
-    expect(lp).toContain('Mu_sli_500_g_2');
-    expect(lp).toContain('x_3_in_1');
-    expect(lp).toContain('2 Mu_sli_500_g');
+  const model = exampleModel(
+    [
+      { name: 'Müsli, 500 g', gain: 3, uses: [2], step: 1, setUpCost: 4 },
+      { name: 'Müsli: 500 g', gain: 2, uses: [1], lot: 2 },
+      { name: '3 in 1', gain: 1, uses: [1] },
+    ],
+    [{ name: 'Hands', available: 9, extra: 2, premium: 0.5 }],
+  );
+
+  it('bear plain names of their own, with the true ones in comments', () => {
+    const lp = mixFile(model, 'lp');
+    expect(lp).toContain('\\ x1_Musli_500_g: quantity of Müsli, 500 g');
+    expect(lp).toMatch(/ 2 x2_Musli_500_g|x1_Musli_500_g/);
+    expect(lp).toContain('x3_3_in_1');
+    const mps = mixFile(model, 'mps');
+    expect(mps).not.toContain('OBJSENSE');
+    expect(mps).toContain('* The least of the negative of the goal is looked for');
+    for (const line of mps.split('\n').filter((each) => !each.startsWith('*'))) expect(line).toMatch(/^[ -~]{0,61}$/);
+  });
+
+  it('are refused with a sentence where there is no goal, no limit or no product', () => {
+    const sentence = (refused: MixModel) => mixFileRefusal(refused) ?? '';
+    expect(sentence(exampleModel([], [{ available: 1 }]))).toMatch(/no product/);
+    expect(sentence(exampleModel([{ name: 'A', gain: 0, uses: [1] }], [{ available: 1 }]))).toMatch(/without a goal/);
+    const unlimited = exampleModel([{ name: 'A', gain: 1, uses: [0], most: 4 }], [{ available: 1 }]);
+    expect(sentence(unlimited)).toMatch(/Nothing runs short/);
+    expect(() => mixFile(unlimited, 'lp')).toThrow(sentence(unlimited));
+    expect(mixFileRefusal(model)).toBeNull();
   });
 });
 
@@ -387,7 +408,7 @@ it('tells what it has found on the way, and what no mix can beat', () => {
     [{ available: 101 }, { available: 77 }],
   );
   const told: MixProgress[] = [];
-  const { goal, status } = solveMix(highs, model, (progress) => told.push(progress));
+  const { goal, status } = solveMix(highs, model, { onProgress: (progress) => told.push(progress) });
   expect(status).toBe('best');
   expect(told.length).toBeGreaterThan(0);
   for (const { goal: found, bound, quantities } of told) {
@@ -396,4 +417,163 @@ it('tells what it has found on the way, and what no mix can beat', () => {
     expect(quantities).toHaveLength(12);
   }
   expect(told.at(-1)?.goal).toBeCloseTo(goal, 6);
+});
+
+describe('what more of a limit brings', () => {
+  it('follows into the bounds of set-ups: one more hour brings 10, ten more 100', () => {
+    // 20 h make 20: 200 less the set-up of 50; each hour makes one more.
+    const one = exampleModel([{ name: 'A', gain: 10, uses: [1], setUpCost: 50 }], [{ available: 20 }]);
+    expect(found(one)).toMatchObject({ answer: { goal: 150 }, gains: [{ left: 0, ofOne: 10, ofTen: 100 }] });
+  });
+
+  it('is solved again for a maximum: a bench more that has no oak brings nothing, one less costs 30', () => {
+    // 80 oak make 40 benches of 2, and 40 is all that can be sold.
+    const bench = exampleModel([{ name: 'Bench', gain: 30, uses: [2], most: 40 }], [{ name: 'Oak', available: 80 }]);
+    const { products, resources } = explained(bench);
+    expect(products[0]).toMatchObject({ maximum: { up: 0, down: 30, isKink: true } });
+    expect(resources[0]).toMatchObject({ up: 0, down: 15 });
+  });
+
+  it('says that no mix fits with one less of what only just suffices', () => {
+    const bound = exampleModel([{ name: 'A', gain: 4, uses: [2], least: 10 }], [{ available: 20 }]);
+    const [hours] = explained(bound).resources;
+    expect(hours).toMatchObject({ up: 2, down: null, fitsFrom: 20 });
+    expect(explained(bound).products[0]).toMatchObject({ minimum: { up: null } });
+  });
+
+  it('has no end of its range where no mix fits beyond it, and is told near zero', () => {
+    // 10 have to be made, of 2 h each: with less than 20 h none fit; up to 1,000 h another is worth 2 an hour.
+    const from = exampleModel([{ name: 'A', gain: 4, uses: [2], least: 10, most: 500 }], [{ available: 40 }]);
+    expect(explained(from).resources[0]).toMatchObject({ from: null, fitsFrom: 20, until: 1000, fitsUntil: null });
+    const small = exampleModel([{ name: 'A', gain: 1, uses: [1e-6], most: 3 }], [{ available: 2e-6 }]);
+    expect(explained(small).resources[0]).toMatchObject({ up: 1e6, down: 1e6, until: 3e-6, left: 0 });
+  });
+
+  it('is not known where the best is not proven, and is never noise', () => {
+    const rough = exampleModel(
+      Array.from({ length: 30 }, (_each, at) => ({
+        name: `P${at}`,
+        gain: 11 + ((at * 7) % 13),
+        uses: [3 + (at % 5), 2 + (at % 7)],
+        step: 1,
+        most: 9,
+        setUpCost: 31 + at,
+      })),
+      [{ available: 301 }, { available: 277 }],
+      { gapPercent: 5 },
+    );
+    const { answer, gains } = found(rough);
+    const exact = solveMix(highs, { ...rough, gapPercent: 0 });
+    expect(answer.goal).toBeLessThanOrEqual(exact.goal + 1e-6);
+    for (const { of, at, ofOne } of gains) {
+      if (of !== 'resource' || ofOne === 'not known') continue;
+      const eased = rough.resources.map((each, index) =>
+        index === at ? { ...each, available: each.available + 1 } : each,
+      );
+      expect(ofOne).toBeCloseTo(solveMix(highs, { ...rough, gapPercent: 0, resources: eased }).goal - exact.goal, 4);
+    }
+  });
+});
+
+describe('extra and totals', () => {
+  it('uses extra that is cheaper than the normal supply first, and only what is used', () => {
+    // A tray takes 1 h and brings 5; 10 h are there, 4 more are cheaper by 2: 14 x 5 + 4 x 2.
+    const cheap = (most: number | null) =>
+      exampleModel([{ name: 'Tray', gain: 5, uses: [1], most }], [{ available: 10, extra: 4, premium: -2 }]);
+    expect(best(cheap(null))).toEqual({ status: 'best', goal: 78, quantities: [14] });
+    // Of 3 trays only 3 h are had: not all the four that are cheaper.
+    expect(best(cheap(3))).toEqual({ status: 'best', goal: 21, quantities: [3] });
+  });
+
+  it('takes fixed costs off the goal', () => {
+    const fixed = exampleModel([{ name: 'A', gain: 5, uses: [1] }], [{ available: 10 }], { fixed: 20 });
+    expect(best(fixed).goal).toBe(30);
+    expect(explained(fixed)).toMatchObject({ resources: [{ up: 5, ofTen: 50 }] });
+  });
+
+  it('counts one product against another: as many cups as saucers, and at most 40 % of all', () => {
+    const set = (terms: readonly (readonly [number, number])[], rule: 'at most' | 'at least') =>
+      exampleModel(
+        [
+          { name: 'Cup', gain: 6, uses: [1] },
+          { name: 'Saucer', gain: 2, uses: [1] },
+        ],
+        [{ available: 30 }],
+        { totals: [{ id: 't', name: 'T', rule, units: 0, terms }] },
+      );
+    // Saucers less cups at least 0: 15 of each.
+    const asMany = set(
+      [
+        [1, 1],
+        [0, -1],
+      ],
+      'at least',
+    );
+    expect(best(asMany)).toEqual({ status: 'best', goal: 120, quantities: [15, 15] });
+    // 0.6 of a cup less 0.4 of a saucer at most 0: 12 of 30.
+    const share = set(
+      [
+        [0, 0.6],
+        [1, -0.4],
+      ],
+      'at most',
+    );
+    expect(best(share)).toEqual({ status: 'best', goal: expect.closeTo(108, 9) as number, quantities: [12, 18] });
+    // Cups use nothing: saucers are what limits them.
+    const free = exampleModel(
+      [
+        { name: 'Cup', gain: 6, uses: [0] },
+        { name: 'Saucer', gain: 2, uses: [1] },
+      ],
+      [{ available: 30 }],
+      { totals: asMany.totals },
+    );
+    expect(best(free)).toEqual({ status: 'best', goal: 240, quantities: [30, 30] });
+  });
+
+  it('says of a plan in which nothing fits also what nothing limits', () => {
+    const both = exampleModel(
+      [
+        { name: 'A', gain: 1, uses: [0] },
+        { name: 'B', gain: 1, uses: [2], least: 10 },
+      ],
+      [{ available: 5 }],
+    );
+    expect(solveMix(highs, both)).toMatchObject({
+      status: 'infeasible',
+      unlimited: [0],
+      contradiction: [
+        { of: 'least', at: 1 },
+        { of: 'resource', at: 0 },
+      ],
+    });
+  });
+});
+
+describe('the ranking', () => {
+  it('makes whole lots and what totals ask for, and says which limits it cannot keep to', () => {
+    const lots = exampleModel(
+      [
+        { name: 'A', gain: 9, uses: [1], lot: 8, most: 20, step: 1 },
+        { name: 'B', gain: 5, uses: [1], least: 3 },
+      ],
+      [{ available: 10 }],
+      { totals: [{ id: 't', name: 'Both', rule: 'at least', units: 6, terms: [[1, 1]] }] },
+    );
+    // 6 of B by the total; 4 h left are less than the lot of A.
+    expect(rankedMixes(lots)).toMatchObject([{ quantities: [0, 10], goal: 50, broken: [] }]);
+    const tight = { ...lots, resources: lots.resources.map((each) => ({ ...each, available: 5 })) };
+    expect(rankedMixes(tight)[0]?.broken).toEqual([{ of: 'total', at: 0 }]);
+  });
+
+  it('makes nothing whose set-up it does not earn, and buys no extra above what it brings', () => {
+    const dear = exampleModel(
+      [
+        { name: 'A', gain: 2, uses: [1], setUpCost: 30 },
+        { name: 'B', gain: 1, uses: [1] },
+      ],
+      [{ available: 10, extra: 5, premium: 3 }],
+    );
+    expect(rankedMixes(dear)).toMatchObject([{ quantities: [0, 10], goal: 10 }]);
+  });
 });

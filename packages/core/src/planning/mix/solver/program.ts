@@ -6,11 +6,12 @@ export interface ProgramColumn {
   readonly of: 'quantity' | 'made' | 'extra';
   /** The place of the product or the resource in the model. */
   readonly at: number;
+  /** What one of it adds to the goal, in parts of `worth`. */
   readonly cost: number;
   readonly lower: number;
   readonly upper: number;
   readonly isWhole: boolean;
-  /** What one of it stands for: a step of a product that is counted whole, else one. */
+  /** What one of it stands for: a step of a product that is counted whole, else about as much as there can be of it. */
   readonly step: number;
 }
 
@@ -30,6 +31,10 @@ export interface MixProgram {
   readonly model: MixModel;
   readonly columns: readonly ProgramColumn[];
   readonly rows: readonly ProgramRow[];
+  /** What the goal is without any of it, in parts of `worth`. */
+  readonly offset: number;
+  /** The goal was divided by this, so that what each column can add is neither very large nor very small. */
+  readonly worth: number;
   readonly isContinuous: boolean;
 }
 
@@ -40,8 +45,9 @@ const WHOLE = 1e-9;
  * Writes a mix model as a program: maximise gain x quantity - set-up cost x made - premium x extra, under what is available. A
  * product with a set-up or a minimum lot is linked to whether it is made at all - in any of its lines, where it is sold in several
  * channels: they share one set-up and one lot - by the tightest bound that its limits give:
- * the least of its maximum and, over all resources, (available + extra - use of the set-up) / use of a unit. Each row is scaled
- * by its largest coefficient, so that very small and very large uses stand side by side.
+ * the least of its maximum and, over all resources, (available + extra - use of the set-up) / use of a unit. Quantities, extra, rows
+ * and the goal are each scaled to about one, by powers of two, which lose no digits: so very small and very large amounts stand
+ * side by side, and what the solver takes for equal is so in parts of each.
  */
 export function mixProgram(model: MixModel): MixProgram {
   const builder: Builder = {
@@ -60,9 +66,30 @@ export function mixProgram(model: MixModel): MixProgram {
   model.resources.forEach((resource, at) => addResource(builder, resource, at, usesOf.get(at) ?? []));
   model.totals.forEach((total, at) => addTotal(builder, total, at));
   model.products.forEach((product, at) => addSetUp(builder, product, at));
-  const { columns, rows } = builder;
-  return { model, columns, rows, isContinuous: columns.every(({ isWhole }) => !isWhole) };
+  const { rows } = builder;
+  const worth = worthOf(builder.columns.map(({ cost }) => Math.abs(cost)));
+  return {
+    model,
+    rows,
+    worth,
+    columns: builder.columns.map((column) => ({ ...column, cost: column.cost / worth })),
+    offset: (model.isLeast ? model.fixed : 0 - model.fixed) / worth,
+    isContinuous: builder.columns.every(({ isWhole }) => !isWhole),
+  };
 }
+
+/** What the goal is divided by: so that the largest cost is about one; where others are far smaller, up to ten thousand. */
+function worthOf(costs: readonly number[]): number {
+  const largest = costs.reduce((so, cost) => Math.max(so, cost), 0);
+  const smallest = costs.reduce((so, cost) => (cost > 0 ? Math.min(so, cost) : so), largest);
+  return powerOfTwo(largest / Math.min(MOST_COST, smallest === 0 ? 1 : largest / smallest));
+}
+
+const MOST_COST = 1e4;
+
+/** The power of two next to an amount; one for nothing, or for what has no end. */
+const powerOfTwo = (amount: number): number =>
+  amount > 0 && Number.isFinite(amount) ? 2 ** Math.round(Math.log2(amount)) : 1;
 
 /** A program as it is written. */
 interface Builder {
@@ -84,14 +111,16 @@ type Term = readonly [column: number, value: number];
 const addColumn = ({ columns }: Builder, column: ProgramColumn): number => columns.push(column) - 1;
 
 function addRow(
-  { rows }: Builder,
+  { rows, columns: all }: Builder,
   of: ProgramRow['of'],
   at: number,
   bounds: readonly [number, number],
   terms: readonly Term[],
 ) {
-  const there = terms.filter(([, value]) => value !== 0);
-  const scale = there.reduce((so, [, value]) => Math.max(so, Math.abs(value)), 0) || 1;
+  // What a resource does not suffice for even once has no part in it: its use would dwarf those of all others.
+  const canBe = (column: number) => of !== 'resource' || all[column]?.isWhole !== true || (all[column]?.upper ?? 0) > 0;
+  const there = terms.filter(([column, value]) => value !== 0 && canBe(column));
+  const scale = powerOfTwo(there.reduce((so, [, value]) => Math.max(so, Math.abs(value)), 0));
   rows.push({
     of,
     at,
@@ -103,19 +132,32 @@ function addRow(
   });
 }
 
-function addQuantity(builder: Builder, { step, least, most, gain }: ModelProduct, at: number): number {
-  const size = step ?? 1;
-  const highest = most ?? Number.POSITIVE_INFINITY;
+function addQuantity(builder: Builder, product: ModelProduct, at: number): number {
+  const { step, least, gain } = product;
+  const bound = builder.bounds[at] ?? 1;
+  // What nothing limits, and nobody asks for, is not made: its size does not matter.
+  const size = step ?? powerOfTwo(bound === BEYOND_ALL_NEED ? 1 : bound);
+  const highest = highestOf(product, bound);
   return addColumn(builder, {
     of: 'quantity',
     at,
     step: size,
     isWhole: step !== null,
     cost: gain * size,
-    lower: step === null ? least : Math.ceil(least / size - WHOLE),
-    upper: step === null ? highest : Math.floor(highest / size + WHOLE),
+    lower: step === null ? least / size : Math.ceil(least / size - WHOLE),
+    upper: step === null ? highest / size : Math.floor(highest / size + WHOLE),
   });
 }
+
+/** How much there can be of a product at most: where it is counted whole, as far as its limits go, so that what cannot be made at all is left out of them. */
+function highestOf({ step, least, most }: ModelProduct, bound: number): number {
+  const own = most ?? Number.POSITIVE_INFINITY;
+  if (bound < LEAST_SAID && least === 0) return 0;
+  return step === null || bound === BEYOND_ALL_NEED ? own : Math.min(own, Math.max(bound, least));
+}
+
+/** Less of a product than this is none: a quantity has twelve places. */
+const LEAST_SAID = 1e-9;
 
 function addMade(builder: Builder, { setUpCost, lot }: ModelProduct, at: number): number | null {
   // Otherwise it does not matter whether it is made at all.
@@ -132,24 +174,17 @@ function addResource(builder: Builder, resource: ModelResource, at: number, uses
     const ofUnits = quantityTerm(builder, product, perUnit);
     return made == null ? [ofUnits] : [ofUnits, [made, forSetUp]];
   });
-  const had: Term[] =
-    extra > 0
-      ? [
-          [
-            addColumn(builder, {
-              of: 'extra',
-              at,
-              step: 1,
-              isWhole: false,
-              cost: taken(builder.model, premium),
-              lower: 0,
-              upper: extra,
-            }),
-            -1,
-          ],
-        ]
-      : [];
-  addRow(builder, 'resource', at, [Number.NEGATIVE_INFINITY, available], [...terms, ...had]);
+  const had = extra > 0 ? [extraTerm(builder, resource, at)] : [];
+  // Extra that is cheaper than the normal supply would be had without end, used or not: only what is used can be extra.
+  const least = extra > 0 && premium < 0 ? 0 : Number.NEGATIVE_INFINITY;
+  addRow(builder, 'resource', at, [least, available], [...terms, ...had]);
+}
+
+/** The extra that is used of a resource, as a term of a column of its own. */
+function extraTerm(builder: Builder, { extra, premium }: ModelResource, at: number): Term {
+  const step = powerOfTwo(extra);
+  const cost = taken(builder.model, premium) * step;
+  return [addColumn(builder, { of: 'extra', at, step, isWhole: false, cost, lower: 0, upper: extra / step }), -step];
 }
 
 /** So much for each unit of a product, as a term of its column. */
@@ -158,14 +193,19 @@ function quantityTerm({ columns, quantities }: Builder, product: number, perUnit
   return [column, perUnit * (columns[column] as ProgramColumn).step];
 }
 
-function addTotal(builder: Builder, { rule, units, products }: ModelTotal, at: number): void {
+function addTotal(builder: Builder, { rule, units, terms }: ModelTotal, at: number): void {
   const lower = rule === 'at most' ? Number.NEGATIVE_INFINITY : units;
   const upper = rule === 'at least' ? Number.POSITIVE_INFINITY : units;
-  const terms = products.map((product) => quantityTerm(builder, product, 1));
-  addRow(builder, 'total', at, [lower, upper], terms);
+  addRow(
+    builder,
+    'total',
+    at,
+    [lower, upper],
+    terms.map(([product, by]) => quantityTerm(builder, product, by)),
+  );
 }
 
-function addSetUp(builder: Builder, { lot }: ModelProduct, at: number): void {
+function addSetUp(builder: Builder, product: ModelProduct, at: number): void {
   const made = builder.mades[at];
   if (made == null) return;
   const quantity = quantityTerm(builder, at, 1);
@@ -176,12 +216,24 @@ function addSetUp(builder: Builder, { lot }: ModelProduct, at: number): void {
     [Number.NEGATIVE_INFINITY, 0],
     [quantity, [made, -(builder.bounds[at] ?? BEYOND_ALL_NEED)]],
   );
-  if (lot === null) return;
+  const least = product.lot ?? leastWhereMade(builder, product, at);
   const together = builder.model.products.flatMap(({ setUpWith }, index) =>
     setUpWith === at ? [quantityTerm(builder, index, 1)] : [],
   );
-  addRow(builder, 'lot', at, [0, Number.POSITIVE_INFINITY], [...together, [made, -lot]]);
+  if (least > 0) addRow(builder, 'lot', at, [0, Number.POSITIVE_INFINITY], [...together, [made, -least]]);
 }
+
+/** What of a product must be made so that its set-up is one, where setting up alone would bring something: of extra that is cheaper than the normal supply. Else nothing. */
+function leastWhereMade({ model, bounds }: Builder, { step }: ModelProduct, at: number): number {
+  const pays = model.uses.some(({ product, resource, forSetUp }) => {
+    const { extra = 0, premium = 0 } = model.resources[resource] ?? {};
+    return product === at && forSetUp > 0 && extra > 0 && premium < 0;
+  });
+  return pays ? (step ?? Math.max(LEAST_SAID, PART * (bounds[at] ?? 1))) : 0;
+}
+
+/** As small a part of what could be made as still counts as made. */
+const PART = 1e-5;
 
 const taken = ({ isLeast }: MixModel, cost: number) => (isLeast ? cost : -cost);
 
@@ -195,7 +247,7 @@ function groupedBy<Of>(all: readonly Of[], by: (one: Of) => number): ReadonlyMap
   return groups;
 }
 
-/** How much of each product its limits allow at most, by itself; infinite where nothing limits it. */
+/** How much of each product its limits allow at most; infinite where nothing limits it. */
 export function limitsByProduct({ products, resources, uses, totals }: MixModel): number[] {
   const limits = products.map(({ most }) => most ?? Number.POSITIVE_INFINITY);
   const lower = (at: number, limit: number) => {
@@ -205,14 +257,39 @@ export function limitsByProduct({ products, resources, uses, totals }: MixModel)
     const { available = 0, extra = 0 } = resources[resource] ?? {};
     if (perUnit > 0) lower(product, Math.max(0, available + extra - forSetUp) / perUnit);
   }
-  for (const { rule, units, products: members } of totals)
-    if (rule !== 'at least') for (const member of members) lower(member, units);
+  // A total in which one product counts against another passes on what limits that one.
+  const isPassedOn = totals.some(({ terms }) => terms.some(([, by]) => by < 0));
+  for (let turn = 0; turn < (isPassedOn ? TURNS : 1); turn += 1)
+    for (const total of totals) limitByTotal(total, limits, lower);
   return limits;
+}
+
+/** So often are limits passed on from product to product: further than that no plan goes. */
+const TURNS = 8;
+
+function limitByTotal(
+  { rule, units, terms }: ModelTotal,
+  limits: readonly number[],
+  lower: (at: number, limit: number) => void,
+): void {
+  const sides: (1 | -1)[] = rule === 'at most' ? [1] : rule === 'at least' ? [-1] : [1, -1];
+  for (const side of sides)
+    for (const [product, by] of terms) {
+      if (side * by <= 0) continue;
+      const against = terms.reduce(
+        (so, [other, counts]) => (side * counts < 0 ? so + Math.abs(counts) * (limits[other] ?? 0) : so),
+        side * units,
+      );
+      lower(product, Math.max(0, against) / Math.abs(by));
+    }
 }
 
 /** The same as a number in any case: nobody makes more than all that is asked for, where more brings nothing. */
 function boundsByProduct(model: MixModel): number[] {
-  const asked = model.totals.reduce((so, { rule, units }) => (rule === 'at most' ? so : so + units), 0);
+  const asked = model.totals.reduce((so, { rule, units, terms }) => {
+    const smallest = terms.reduce((least, [, by]) => (by > 0 ? Math.min(least, by) : least), 1);
+    return rule === 'at most' ? so : so + Math.max(0, units) / smallest;
+  }, 0);
   return limitsByProduct(model).map((limit, at) => {
     if (Number.isFinite(limit)) return limit;
     const { least, lot, step } = model.products[at] as ModelProduct;
@@ -220,7 +297,7 @@ function boundsByProduct(model: MixModel): number[] {
   });
 }
 
-/** The products that bring more without end: nothing limits them. Uses are never below zero, so no other mix is endless. */
+/** The products that bring more without end: nothing limits them. Uses are never below zero, so no other mix is endless. Where no mix fits at all, that is another matter. */
 export function unlimitedProducts(model: MixModel): number[] {
   if (model.isLeast) return [];
   return limitsByProduct(model).flatMap((limit, at) =>
@@ -228,13 +305,8 @@ export function unlimitedProducts(model: MixModel): number[] {
   );
 }
 
-/** The program in the arrays of the solver; with names, as its files need them, the rows as people know them and not scaled. */
-export function modelData(
-  highs: Highs,
-  { model, columns, rows, isContinuous }: MixProgram,
-  names?: ProgramNames,
-): ModelData {
-  const times = ({ scale }: ProgramRow) => (names === undefined ? 1 : scale);
+/** The program in the arrays of the solver. */
+export function modelData(highs: Highs, { model, columns, rows, offset, isContinuous }: MixProgram): ModelData {
   const starts = [0];
   for (const { columns: of } of rows) starts.push((starts.at(-1) as number) + of.length);
   const { variableType, objectiveSense } = highs.constants;
@@ -242,28 +314,22 @@ export function modelData(
     numCols: columns.length,
     numRows: rows.length,
     sense: model.isLeast ? objectiveSense.minimize : objectiveSense.maximize,
+    offset,
     colCost: columns.map(({ cost }) => cost),
     colLower: columns.map(({ lower }) => lower),
     colUpper: columns.map(({ upper }) => upper),
-    rowLower: rows.map((row) => row.lower * times(row)),
-    rowUpper: rows.map((row) => row.upper * times(row)),
+    rowLower: rows.map(({ lower }) => lower),
+    rowUpper: rows.map(({ upper }) => upper),
     matrix: {
       format: 'csr',
       numRows: rows.length,
       numCols: columns.length,
       starts,
       indices: rows.flatMap(({ columns: of }) => of),
-      values: rows.flatMap((row) => row.values.map((value) => value * times(row))),
+      values: rows.flatMap(({ values }) => values),
     },
     ...(isContinuous
       ? {}
       : { integrality: columns.map(({ isWhole }) => (isWhole ? variableType.integer : variableType.continuous)) }),
-    ...(names === undefined ? {} : { colNames: names.columns, rowNames: names.rows, modelName: names.model }),
   };
-}
-
-export interface ProgramNames {
-  readonly model: string;
-  readonly columns: readonly string[];
-  readonly rows: readonly string[];
 }

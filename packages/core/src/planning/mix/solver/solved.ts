@@ -1,5 +1,6 @@
 import type { Highs, Model } from 'highs';
-import type { MixModel } from '../mix-model.js';
+import type { ModelResource } from '../mix-model.js';
+import { extraUsed, mixSums } from './mix-sums.js';
 import type { MixProgram, ProgramColumn } from './program.js';
 
 /** How a search ended. */
@@ -29,23 +30,41 @@ export function solveModel(
   program: MixProgram,
   run: () => void = () => model.run(),
 ): Solved {
-  run();
+  if (!hasRun(model, run)) return { status: 'failed', ...NOT_SOLVED };
   const status = statusOf(highs, model);
   if (status === 'infeasible' || status === 'failed') return { status, ...NOT_SOLVED };
   if (!hasAnswer(highs, model)) return { status, ...NOT_SOLVED, bound: boundOf(model, program) };
   const { colValue, colDual, rowDual } = model.getSolution();
-  const goal = model.getObjectiveValue();
+  const { isContinuous, rows, columns, worth } = program;
+  const goal = model.getObjectiveValue() * worth;
   const values = [...colValue];
-  const { isContinuous, rows } = program;
   return {
     status,
     goal,
     values,
     quantities: quantitiesOf(program, values),
     bound: status === 'best' && isContinuous ? goal : boundOf(model, program),
-    rowDuals: isContinuous ? rows.map(({ scale }, index) => (rowDual[index] ?? 0) / scale) : [],
-    columnDuals: isContinuous ? [...colDual] : [],
+    rowDuals: isContinuous ? rows.map(({ scale }, index) => ((rowDual[index] ?? 0) * worth) / scale) : [],
+    columnDuals: isContinuous ? columns.map(({ step }, index) => ((colDual[index] ?? 0) * worth) / step) : [],
   };
+}
+
+/** Runs the solver; once more without what it simplifies beforehand, where that fails. */
+function hasRun(model: Model, run: () => void): boolean {
+  try {
+    run();
+    return true;
+  } catch {
+    try {
+      model.options.set('presolve', 'off');
+      run();
+      return true;
+    } catch {
+      return false;
+    } finally {
+      model.options.set('presolve', 'choose');
+    }
+  }
 }
 
 function statusOf({ constants: { modelStatus: all } }: Highs, model: Model): SolvedStatus {
@@ -54,6 +73,8 @@ function statusOf({ constants: { modelStatus: all } }: Highs, model: Model): Sol
     case all.empty:
       return 'best';
     case all.timeLimit:
+    case all.solutionLimit:
+    case all.iterationLimit:
     case all.interrupted:
       return 'time limit';
     case all.infeasible:
@@ -69,15 +90,15 @@ const hasAnswer = ({ constants: { modelStatus, solutionStatus } }: Highs, model:
   model.getModelStatus() === modelStatus.empty ||
   Number(model.info.get('primal_solution_status')) === solutionStatus.feasible;
 
-const boundOf = (model: Model, { isContinuous }: MixProgram) =>
-  isContinuous ? Number.NaN : Number(model.info.get('mip_dual_bound'));
+const boundOf = (model: Model, { isContinuous, worth }: MixProgram) =>
+  isContinuous ? Number.NaN : (knownBound(Number(model.info.get('mip_dual_bound'))) ?? Number.NaN) * worth;
 
 /** How much of each product the values of a program stand for. */
 export function quantitiesOf({ model, columns }: MixProgram, values: ArrayLike<number>): number[] {
   const quantities = model.products.map(() => 0);
   columns.forEach(({ of, at, step, isWhole }, index) => {
-    if (of === 'quantity')
-      quantities[at] = settled(isWhole ? Math.round(values[index] ?? 0) : (values[index] ?? 0)) * step;
+    const value = values[index] ?? 0;
+    if (of === 'quantity') quantities[at] = isWhole ? Math.round(value) * step + 0 : settled(value * step, step);
   });
   return quantities;
 }
@@ -85,27 +106,23 @@ export function quantitiesOf({ model, columns }: MixProgram, values: ArrayLike<n
 const DIGITS = 10;
 const NEAR = 1e-6;
 
-/** A value of the solver without the noise of its floats: whole where it is within a millionth of it, else to ten digits. */
-export function settled(value: number): number {
+/**
+ * A value of the solver without the noise of its floats: whole where it is within a millionth of it - of what it is counted in,
+ * where that is less than one - else to ten digits.
+ */
+export function settled(value: number, size = 1): number {
   const whole = Math.round(value);
-  if (Math.abs(value - whole) <= NEAR * Math.max(1, Math.abs(whole) * 1e-3)) return whole === 0 ? 0 : whole;
+  if (Math.abs(value - whole) <= NEAR * Math.min(1, size) * Math.max(1, Math.abs(whole) * 1e-3)) return whole + 0;
   return Number(value.toPrecision(DIGITS));
 }
 
 /** The values of a program that a mix stands for, to begin with: null where it breaks a bound of the program itself. */
 export function valuesOf({ model, columns }: MixProgram, quantities: readonly number[]): number[] | null {
-  const isMade = headsMade(model, quantities);
-  const used = model.resources.map((_resource, at) =>
-    model.uses.reduce(
-      (so, { product, resource, perUnit, forSetUp }) =>
-        resource !== at ? so : so + perUnit * (quantities[product] ?? 0) + (isMade.has(product) ? forSetUp : 0),
-      0,
-    ),
-  );
+  const { made, taken } = mixSums(model, quantities);
   const valueOf = ({ of, at, step }: ProgramColumn): number => {
     if (of === 'quantity') return (quantities[at] ?? 0) / step;
-    if (of === 'made') return isMade.has(at) ? 1 : 0;
-    return Math.max(0, (used[at] ?? 0) - (model.resources[at]?.available ?? 0));
+    if (of === 'made') return made.has(at) ? 1 : 0;
+    return extraUsed(model.resources[at] as ModelResource, taken[at] ?? 0) / step;
   };
   const values = columns.map(valueOf);
   const fits = columns.every(({ lower, upper, isWhole }, index) => {
@@ -115,12 +132,17 @@ export function valuesOf({ model, columns }: MixProgram, quantities: readonly nu
   return fits ? values : null;
 }
 
-/** The places of the lines whose set-up is paid: those of the products that are made in any of their lines. */
-export const headsMade = ({ products }: MixModel, quantities: readonly number[]): ReadonlySet<number> =>
-  new Set(products.flatMap(({ setUpWith }, at) => ((quantities[at] ?? 0) > 0 ? [setUpWith] : [])));
+/** The solver says infinity by a number as large as this. */
+const BEYOND_ALL_GOALS = 1e29;
 
-/** How far a goal can be from the best possible, in percent of itself. */
-export function gapOf(goal: number, bound: number): number {
+/** A bound that is proven; null for one that is not known. */
+export const knownBound = (bound: number | null | undefined): number | null =>
+  bound == null || !Number.isFinite(bound) || Math.abs(bound) > BEYOND_ALL_GOALS ? null : bound;
+
+/** How far a goal can be from the best possible, in percent of itself; not a number where nothing is proven, or the goal is nothing. */
+export function gapOf(goal: number, bound: number | null): number {
+  if (knownBound(bound) === null || bound === null) return Number.NaN;
   const apart = Math.abs(bound - goal);
-  return apart < 1e-9 ? 0 : (apart / Math.max(Math.abs(goal), 1e-9)) * 100;
+  if (apart < 1e-9) return 0;
+  return Math.abs(goal) < 1e-9 ? Number.NaN : (apart / Math.abs(goal)) * 100;
 }

@@ -1,11 +1,17 @@
 import type { Highs, Model } from 'highs';
-import { type MixProgram, modelData } from './program.js';
+import type { MixProgram } from './program.js';
 import { gapOf, type Solved, solveModel } from './solved.js';
+import { withProgram } from './with-program.js';
 
-/** What part of the time limit each step of the start may take at most. */
-const CHOOSING = 0.15;
-const TURNING = 0.08;
-const ROUNDING = 0.12;
+/**
+ * How much work each step of the start is given: nodes of its search, and tries of opening or closing. It is not counted in time, so
+ * that the same plan begins with the same mix on a slow machine and on a quick one; time only ends it where none is left.
+ */
+const NODES_OF_CHOOSING = 15;
+const TRIES_OF_TURNING = 400;
+const NODES_OF_ROUNDING = 40;
+/** What part of the time that is left the choosing may take at most, so that some is left to round what it finds. */
+const PART_OF_CHOOSING = 0.5;
 /** How far from the best of its own a step may end, where the plan allows less. */
 const GAP = 0.002;
 
@@ -14,7 +20,7 @@ const GAP = 0.002;
  * the relaxation makes, one product is opened or closed at a time, those first whose reduced cost promises most, as long as the
  * goal rises; where that is not near enough, the same once more from a search over all those of which the relaxation was not sure.
  * Last the whole numbers next to the quantities so found (RENS: T. Berthold, 2014). Null where
- * nothing was found in the time for it. It only saves time: the search that follows proves what is best.
+ * nothing was found. It only saves time: the search that follows proves what is best.
  */
 export function startOf(highs: Highs, program: MixProgram, secondsAtMost: number): Start {
   const solving: Solving = { highs, secondsAtMost, spent: 0, bound: null };
@@ -41,14 +47,16 @@ interface Solving {
 
 function startValues(solving: Solving, program: MixProgram): readonly number[] | null {
   const relaxed = withColumns(program, (column) => ({ ...column, isWhole: false }));
-  const first = solved(solving, relaxed, 1);
+  const first = solved(solving, relaxed, {});
   if (first === null) return null;
   solving.bound = first.status === 'best' ? first.goal : null;
   const switches = program.columns.flatMap(({ of }, column) => (of === 'made' ? [column] : []));
   const chosen = switches.length === 0 ? first : chosenMix(solving, program, relaxed, first, switches);
   if (chosen === null) return null;
   const hasSteps = program.columns.some(({ of, isWhole }) => of === 'quantity' && isWhole);
-  return hasSteps ? (solved(solving, nearTo(program, chosen), ROUNDING)?.values ?? null) : chosen.values;
+  return hasSteps
+    ? (solved(solving, nearTo(program, chosen), { mip_max_nodes: NODES_OF_ROUNDING })?.values ?? null)
+    : chosen.values;
 }
 
 /** What is made at all, over continuous quantities. */
@@ -63,7 +71,10 @@ function chosenMix(
   const { isLeast, gapPercent } = program.model;
   // No mix can beat the relaxation: where this one is near enough to it, nothing better is looked for.
   if (turned !== null && gapOf(turned.goal, first.goal) <= gapPercent) return turned;
-  const searched = solved(solving, unsureAlone(program, first), CHOOSING);
+  const searched = solved(solving, unsureAlone(program, first), {
+    mip_max_nodes: NODES_OF_CHOOSING,
+    time_limit: timeLeft(solving) * PART_OF_CHOOSING,
+  });
   const again = searched === null ? null : turnedMix(solving, relaxed, searched, switches);
   const turn = isLeast ? -1 : 1;
   return turned === null || (again !== null && turn * (again.goal - turned.goal) > 0) ? again : turned;
@@ -76,15 +87,17 @@ const withColumns = (program: MixProgram, change: (column: Column, index: number
   return { ...program, columns, isContinuous: columns.every(({ isWhole }) => !isWhole) };
 };
 
-/** Solves a program by itself, in a part of the time; null where nothing was found in the time for it. */
-function solved(solving: Solving, program: MixProgram, part: number): Solved | null {
-  const { highs, secondsAtMost } = solving;
-  return highs.withModel(modelData(highs, program), (solver) => {
-    solver.options.set({
-      output_flag: false,
-      time_limit: secondsAtMost * part,
-      mip_rel_gap: Math.max(GAP, program.model.gapPercent / 300),
-    });
+const timeLeft = ({ secondsAtMost, spent }: Solving): number => Math.max(0, secondsAtMost - spent);
+
+/** Solves a program by itself, with further options; null where nothing was found. */
+function solved(solving: Solving, program: MixProgram, further: Readonly<Record<string, number>>): Solved | null {
+  const { highs } = solving;
+  const options = {
+    time_limit: timeLeft(solving),
+    mip_rel_gap: Math.max(GAP, program.model.gapPercent / 300),
+    ...further,
+  };
+  return withProgram(highs, program, options, (solver) => {
     const found = solveModel(highs, solver, program);
     solving.spent += solver.getRunTime();
     return found.values.length === 0 ? null : found;
@@ -95,15 +108,16 @@ const isOpen = (value: number | undefined) => (value ?? 0) > 1e-6;
 
 /** Opens and closes products one at a time, as long as the goal rises. */
 function turnedMix(solving: Solving, relaxed: MixProgram, chosen: Solved, switches: readonly number[]): Solved | null {
-  const { highs, secondsAtMost } = solving;
-  return highs.withModel(modelData(highs, relaxed), (solver) => {
-    solver.options.set({ output_flag: false });
+  const { highs } = solving;
+  return withProgram(highs, relaxed, {}, (solver) => {
     const isMade = new Map(switches.map((column) => [column, isOpen(chosen.values[column])]));
     for (const [column, made] of isMade) fix(solver, relaxed, column, made);
     let best = solveModel(highs, solver, relaxed);
-    const end = solver.getRunTime() + secondsAtMost * TURNING;
+    let tries = 0;
+    const end = timeLeft(solving);
     const turn = relaxed.model.isLeast ? -1 : 1;
     const rises = (column: number): boolean => {
+      tries += 1;
       const made = isMade.get(column) !== true;
       fix(solver, relaxed, column, made);
       const tried = solveModel(highs, solver, relaxed);
@@ -115,7 +129,7 @@ function turnedMix(solving: Solving, relaxed: MixProgram, chosen: Solved, switch
       fix(solver, relaxed, column, !made);
       return false;
     };
-    const hasTime = () => solver.getRunTime() < end;
+    const hasTime = () => tries < TRIES_OF_TURNING && solver.getRunTime() < end;
     if (best.status !== 'best') return null;
     while (promising(best, isMade, turn).some((column) => hasTime() && rises(column)));
     solving.spent += solver.getRunTime();
