@@ -30,6 +30,7 @@ import { PartsOfDecisions1766600000000 } from './migrations/1766600000000-parts-
 import { PaidInCash1766700000000 } from './migrations/1766700000000-paid-in-cash.js';
 import { OverheadInStock1766800000000 } from './migrations/1766800000000-overhead-in-stock.js';
 import { Sheets1766900000000 } from './migrations/1766900000000-sheets.js';
+import { LimitsOfMixes1767000000000 } from './migrations/1767000000000-limits-of-mixes.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -63,6 +64,7 @@ const MIGRATIONS = [
   PaidInCash1766700000000,
   OverheadInStock1766800000000,
   Sheets1766900000000,
+  LimitsOfMixes1767000000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -17,7 +17,7 @@ interface HoursWorthProps {
 
 const NOT_KNOWN = {
   'nothing fits': 'No mix of the plan fits without these hours, so they have no price.',
-  'no money': 'Choose a plan whose goal is contribution or profit after set-up: others do not say what an hour earns.',
+  'no money': 'Choose a plan whose goal is contribution or a profit: others do not say what an hour earns.',
   'not proven': 'The worth could not be proven in the time that the plan allows.',
 };
 

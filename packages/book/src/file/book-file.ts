@@ -15,7 +15,7 @@ import { withPoolsAndVolumes } from './pools-and-volumes.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 12;
+export const BOOK_FILE_VERSION = 13;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -48,6 +48,8 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   10: (file) => ({ ...file, version: 11 }),
   // Format 12 knows costs of a year, sheets, finished stock, cash and parts of decisions: a book of before has none of them.
   11: (file) => ({ ...file, version: 12 }),
+  // Format 13 knows more limits of mix plans, and orders with batches of their own: what format 12 says means the same.
+  12: (file) => ({ ...file, version: 13 }),
 };
 
 /** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */

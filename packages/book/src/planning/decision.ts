@@ -1,4 +1,4 @@
-import { Choice, DecimalText, Name, Reference, Row, Text, WholeNumber } from '../fields/index.js';
+import { Choice, DecimalText, Flag, Name, Reference, Row, Text, WholeNumber } from '../fields/index.js';
 
 export const DECISION_TYPES = ['buy in', 'special order', 'drop'] as const;
 export type DecisionType = (typeof DECISION_TYPES)[number];
@@ -21,6 +21,10 @@ export class Decision extends Row {
   /** A month, or of the special order; where empty, what is planned. */
   @DecimalText({ label: 'Units', above: '0', to: '1000000000', nullable: true })
   units: string | null = null;
+
+  /** True for a special order that is made in whole batches of its own: what is left of the last one is paid too. */
+  @Flag({ label: 'Batches of its own' })
+  ownBatches = false;
 
   /** Quoted by the supplier for a unit, or offered by the customer before tax. */
   @DecimalText({ label: 'Price', from: '0', to: '1000000000', nullable: true })

@@ -11,7 +11,9 @@ export {
   MIX_COUNTS,
   MIX_GOALS,
   MIX_SET_UPS,
+  MIX_TOTAL_MEASURES,
   MIX_TOTAL_RULES,
+  MIX_TOTAL_SIDES,
   MixPlan,
   MixProduct,
   MixResource,
@@ -21,7 +23,9 @@ export {
   type MixCount,
   type MixGoal,
   type MixSetUp,
+  type MixTotalMeasure,
   type MixTotalRule,
+  type MixTotalSide,
 } from './mix-plan.js';
 export { PlannedMonth } from './planned-month.js';
 export { PlannedVolume } from './planned-volume.js';

@@ -1,6 +1,13 @@
 import { Choice, DecimalText, Flag, Name, Reference, Row, Text, UnitCode, WholeNumber } from '../fields/index.js';
 
-export const MIX_GOALS = ['contribution', 'profit after set-up', 'revenue', 'units', 'least cost'] as const;
+export const MIX_GOALS = [
+  'contribution',
+  'profit after set-up',
+  'operating profit',
+  'revenue',
+  'units',
+  'least cost',
+] as const;
 export type MixGoal = (typeof MIX_GOALS)[number];
 
 /** What to make in a period in which something runs short. */
@@ -129,6 +136,10 @@ export class MixResource extends Row {
   @Flag({ label: 'Count what is on order' })
   countsOnOrder = false;
 
+  /** True of a component of which more is made where its stock runs out: of what its making takes. */
+  @Flag({ label: 'Made when it runs out' })
+  madeWhenShort = false;
+
   /** Overtime or an extra purchase, up to so much. */
   @DecimalText({ label: 'Extra, up to', from: '0', to: '1000000000' })
   extra = '0';
@@ -161,7 +172,10 @@ export class MixUse extends Row {
 export const MIX_TOTAL_RULES = ['at most', 'at least', 'exactly'] as const;
 export type MixTotalRule = (typeof MIX_TOTAL_RULES)[number];
 
-/** A limit on the units of several products together. */
+export const MIX_TOTAL_MEASURES = ['units', 'difference', 'share of all'] as const;
+export type MixTotalMeasure = (typeof MIX_TOTAL_MEASURES)[number];
+
+/** A limit on the units of several products together, on how many more there are of some than of others, or on their share of all. */
 export class MixTotal extends Row {
   @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
   planId!: string;
@@ -175,9 +189,16 @@ export class MixTotal extends Row {
   @Choice(MIX_TOTAL_RULES, { label: 'Rule' })
   rule: MixTotalRule = 'at most';
 
-  @DecimalText({ label: 'Units', from: '0', to: '1000000000', nullable: true })
+  @Choice(MIX_TOTAL_MEASURES, { label: 'Of' })
+  measure: MixTotalMeasure = 'units';
+
+  /** Units, how many more, or percent of all. */
+  @DecimalText({ label: 'Limit', from: '0', to: '1000000000', nullable: true })
   units: string | null = null;
 }
+
+export const MIX_TOTAL_SIDES = ['counted', 'against'] as const;
+export type MixTotalSide = (typeof MIX_TOTAL_SIDES)[number];
 
 /** A product that counts in a total. */
 export class MixTotalProduct extends Row {
@@ -186,4 +207,8 @@ export class MixTotalProduct extends Row {
 
   @Reference('mixProduct', { label: 'Product', goesWithTarget: true })
   mixProductId!: string;
+
+  /** Of a difference: what is counted, or what it is counted against. */
+  @Choice(MIX_TOTAL_SIDES, { label: 'Side' })
+  side: MixTotalSide = 'counted';
 }

@@ -6,12 +6,17 @@ import type { Evaluation } from '../sheet/index.js';
 const PER_UNIT: Readonly<Record<Exclude<MixGoal, 'units'>, (terms: MixProductTerms) => MixProductTerms['revenue']>> = {
   contribution: ({ contribution }) => contribution,
   'profit after set-up': ({ contribution }) => contribution,
+  'operating profit': ({ contribution }) => contribution,
   revenue: ({ revenue }) => revenue,
   'least cost': ({ variableCost }) => variableCost,
 };
 
 /** How a set-up counts in the goal: taken off a profit, added to a cost. */
-const SET_UP_SIGN: Readonly<Partial<Record<MixGoal, number>>> = { 'profit after set-up': -1, 'least cost': 1 };
+const SET_UP_SIGN: Readonly<Partial<Record<MixGoal, number>>> = {
+  'profit after set-up': -1,
+  'operating profit': -1,
+  'least cost': 1,
+};
 
 /** What a line of a mix plan adds to the goal, with the set-up where that is paid by it; null where it is not known. */
 export function mixBrings(

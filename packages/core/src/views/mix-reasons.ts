@@ -10,7 +10,7 @@ import type {
   ProductReason,
   RankedMix,
 } from '../planning/index.js';
-import { inGoal, limitWords, listed, manyInWords, type MixWriting, oneInWords } from './mix-sentences.js';
+import { inGoal, limitWords, listed, manyInWords, type MixWriting, oneInWords, totalRule } from './mix-sentences.js';
 
 /** A reason for the best mix in a sentence; where it is what a limit is worth, with what that is made of. */
 export interface MixReason {
@@ -101,12 +101,12 @@ function holdsWords(from: number | null, until: number | null, many: string, wri
 
 function totalWords(saying: Saying, worth: LimitWorth): string {
   const { model, said } = saying;
-  const { name = '', rule = '' } = model.totals[worth.at] ?? {};
+  const { name = '' } = model.totals[worth.at] ?? {};
   const { up, down } = worth;
   const more = up === null ? '' : `one unit more in it ${up >= 0 ? `brings ${said(up)}` : `costs ${said(-up)}`}`;
   const less = down === null ? '' : `one less ${down >= 0 ? `costs ${said(down)}` : `brings ${said(-down)}`}`;
   const both = [more, less].filter((words) => words !== '').join(', ');
-  return `"${name}", ${rule} so many units, binds${both === '' ? '' : `: ${both}`}.${endsWords(saying, worth, 'units')}`;
+  return `"${name}", ${totalRule(model, worth.at, saying.writing.amount)}, binds${both === '' ? '' : `: ${both}`}.${endsWords(saying, worth, 'units')}`;
 }
 
 /** Why a product is made as it is. */
@@ -189,9 +189,10 @@ const GAIN_WORDS: Readonly<Record<LimitGain['of'], (saying: Saying, gain: LimitG
   },
   total(saying, gain) {
     const { model, writing, said } = saying;
-    const { name = '', rule = '' } = model.totals[gain.at] ?? {};
-    const eased = gain.step < 0 ? 'One less' : 'One more';
-    return `"${name}", ${rule} ${writing.amount(gain.limit)}: ${spareWords(saying, gain)}. ${broughtWords(eased, gain.ofOne, said)}`;
+    const { name = '', measure = 'units' } = model.totals[gain.at] ?? {};
+    const beyond = measure === 'units' ? '' : ' than that';
+    const eased = `${gain.step < 0 ? 'One less' : 'One more'}${beyond}`;
+    return `"${name}", ${totalRule(model, gain.at, writing.amount)}: ${spareWords(saying, gain)}. ${broughtWords(eased, gain.ofOne, said)}`;
   },
   most({ model, writing, said }, { at, step, limit, ofOne }) {
     const more = step === 1 ? 'One more' : `${writing.amount(step)} more`;

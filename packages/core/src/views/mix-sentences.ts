@@ -24,6 +24,7 @@ export function moneyDigits(value: number, least = 2): number {
 export const MIX_GOAL_WORDS: Readonly<Record<MixGoal, string>> = {
   contribution: 'most contribution',
   'profit after set-up': 'most profit after set-up',
+  'operating profit': 'most operating profit, after fixed costs',
   revenue: 'most net revenue',
   units: 'most units',
   'least cost': 'least cost for the demand',
@@ -35,6 +36,7 @@ export const MIX_OUTCOME_WORDS = [
   ['setUps', 'Set-ups'],
   ['extra', 'Extra above its normal price'],
   ['profit', 'Left after set-ups and extra'],
+  ['operatingProfit', 'Left after fixed costs too'],
   ['revenue', 'Net revenue'],
   ['units', 'Units'],
 ] as const satisfies readonly (readonly [keyof MixOutcomeView['outcome'], string])[];
@@ -136,8 +138,8 @@ export function limitWords(model: MixModel, { of, at }: MixLimit, { amount }: Mi
     return { sentence, place: { kind: 'mixResource', id, field: 'available' } };
   }
   if (of === 'total') {
-    const { name, rule, units, id } = model.totals[at] as MixModel['totals'][number];
-    return { sentence: `${name}: ${rule} ${amount(units)}`, place: { kind: 'mixTotal', id, field: 'units' } };
+    const { name, id } = model.totals[at] as MixModel['totals'][number];
+    return { sentence: `${name}: ${totalRule(model, at, amount)}`, place: { kind: 'mixTotal', id, field: 'units' } };
   }
   const product = model.products[at] as ModelProduct;
   const { words, field } = OF_PRODUCT[of];
@@ -145,6 +147,13 @@ export function limitWords(model: MixModel, { of, at }: MixLimit, { amount }: Mi
     sentence: `${product.name}: ${words(product, amount)}`,
     place: { kind: 'mixProduct', id: product.id, field },
   };
+}
+
+/** What a total allows: "at most 26", "difference at least 0", "at most 40 % of all". */
+export function totalRule({ totals }: MixModel, at: number, amount: MixWriting['amount']): string {
+  const { rule, stated, measure } = totals[at] as MixModel['totals'][number];
+  const limit = `${rule} ${amount(stated)}`;
+  return { units: limit, difference: `difference ${limit}`, 'share of all': `${limit} % of all` }[measure];
 }
 
 type OfProduct = Exclude<MixLimit['of'], 'resource' | 'total'>;

@@ -29,7 +29,18 @@ import { type FigureView, type GapView, shown, shownAll } from './figure-view.js
 import { mixBrings } from './mix-brings.js';
 import { type MixNote, mixNotes } from './mix-notes.js';
 
-const OUTCOME = ['goal', 'contribution', 'setUps', 'extra', 'profit', 'revenue', 'units', 'cost'] as const;
+const OUTCOME = [
+  'goal',
+  'contribution',
+  'setUps',
+  'extra',
+  'profit',
+  'fixedCosts',
+  'operatingProfit',
+  'revenue',
+  'units',
+  'cost',
+] as const;
 type OutcomeMember = (typeof OUTCOME)[number];
 
 /** A resource under a mix: how much of it is used, and by which products. */

@@ -51,6 +51,7 @@ export function MixTry({ plan, view, modelView, searching }: MixTryProps) {
 const WORDS: Readonly<Record<StoredRow<'mixPlan'>['goal'], string>> = {
   contribution: 'contribution, after what extra costs',
   'profit after set-up': 'left after set-ups and extra',
+  'operating profit': 'left after set-ups, extra and fixed costs',
   revenue: 'net revenue',
   units: 'units in all',
   'least cost': 'cost of the mix',

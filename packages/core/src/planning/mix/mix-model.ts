@@ -1,7 +1,7 @@
-import type { MixGoal, MixTotalRule } from '@nuvar/book';
+import type { MixGoal, MixTotalMeasure, MixTotalRule, MixTotalSide } from '@nuvar/book';
 import type { Figure, Gap } from '../../figure/index.js';
 import type { Calculation, Sheet } from '../../sheet/index.js';
-import { mixTotalOutcome, resourcesOfMix } from './mix-outcome.js';
+import { fixedCostsOfMix, mixTotalOutcome, resourcesOfMix } from './mix-outcome.js';
 import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
@@ -50,6 +50,10 @@ export interface ModelTotal {
   readonly id: string;
   readonly name: string;
   readonly rule: MixTotalRule;
+  readonly measure: MixTotalMeasure;
+  /** The limit as it is stated: units, or percent of all. */
+  readonly stated: number;
+  /** What its terms together are held against. */
   readonly units: number;
   /** The products that count in it, each with how much one of it counts. */
   readonly terms: readonly (readonly [product: number, by: number])[];
@@ -84,6 +88,7 @@ const plainOr = <Otherwise>(figure: Figure | null, otherwise: Otherwise) =>
 const GAIN = {
   contribution: 'contribution',
   'profit after set-up': 'contribution',
+  'operating profit': 'contribution',
   revenue: 'revenue',
   'least cost': 'variableCost',
 } as const;
@@ -172,6 +177,8 @@ export const mixModel: Calculation<MixModelOfPlan> = {
       gaps.push(...found);
       return found.length === 0;
     };
+    const fixed = goal === 'operating profit' ? fixedCostsOfMix(sheet, planId) : null;
+    isKnown(lackingOf([fixed]));
     const products = modelProducts(sheet, planId, isKnown);
     const uses = products.map(({ id }) => sheet.read(modelLineUses, id));
     const resources = modelResources(sheet, planId, goal, uses.flat(), isKnown);
@@ -181,7 +188,7 @@ export const mixModel: Calculation<MixModelOfPlan> = {
         name: plan?.name ?? '',
         goal,
         isLeast: goal === 'least cost',
-        fixed: 0,
+        fixed: plain(fixed),
         products,
         resources,
         uses: uses.flatMap((ofLine, product) =>
@@ -247,21 +254,24 @@ function modelResources(
 
 function modelTotals(sheet: Sheet, planId: string, products: readonly ModelProduct[], isKnown: IsKnown): ModelTotal[] {
   const places = new Map(products.map(({ id }, index) => [id, index]));
-  return sheet.rowsOf('mixTotal', 'planId', planId).flatMap(({ id, name, rule }): ModelTotal[] => {
-    const { limit } = sheet.read(mixTotalOutcome, id);
-    if (!isKnown(lackingOf([limit]))) return [];
-    const members = sheet.rowsOf('mixTotalProduct', 'totalId', id);
-    return [
-      {
-        id,
-        name,
-        rule,
-        units: plain(limit),
-        terms: members.flatMap(({ mixProductId }): [number, number][] => {
-          const product = places.get(mixProductId);
-          return product === undefined ? [] : [[product, 1]];
-        }),
-      },
-    ];
+  return sheet.rowsOf('mixTotal', 'planId', planId).flatMap(({ id, name, rule, measure }): ModelTotal[] => {
+    const stated = sheet.read(mixTotalOutcome, id).stated;
+    if (!isKnown(lackingOf([stated]))) return [];
+    const sides = new Map(
+      sheet.rowsOf('mixTotalProduct', 'totalId', id).flatMap(({ mixProductId, side }) => {
+        const product = places.get(mixProductId);
+        return product === undefined ? [] : [[product, side] as const];
+      }),
+    );
+    const amount = plain(stated);
+    if (measure !== 'share of all') {
+      const sign = (side: MixTotalSide) => (measure === 'difference' && side === 'against' ? -1 : 1);
+      const terms = [...sides].map(([product, side]) => [product, sign(side)] as const);
+      return [{ id, name, rule, measure, stated: amount, units: amount, terms }];
+    }
+    // At most 40 % of all: 60 % of what is counted less 40 % of the rest is at most nothing.
+    const share = amount / 100;
+    const terms = products.map((_product, at) => [at, (sides.has(at) ? 1 : 0) - share] as const);
+    return [{ id, name, rule, measure, stated: amount, units: 0, terms }];
   });
 }

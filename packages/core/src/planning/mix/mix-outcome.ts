@@ -1,4 +1,4 @@
-import { isDecimalText, type RowOf } from '@nuvar/book';
+import { isDecimalText, type MixTotalSide, type RowOf } from '@nuvar/book';
 import {
   choice,
   constant,
@@ -8,13 +8,16 @@ import {
   missing,
   multiplied,
   ofMissingRow,
+  percentOf,
   smallest,
   sum,
 } from '../../figure/index.js';
 import { isPositive } from '../../number/index.js';
-import { unit } from '../../quantity/index.js';
-import { type Calculation, money, OUTPUT, type Sheet } from '../../sheet/index.js';
+import { PERCENT, unit } from '../../quantity/index.js';
+import { type Calculation, money, OUTPUT, type Sheet, WHOLE_BOOK } from '../../sheet/index.js';
+import { periodCosts } from '../period-costs.js';
 import { planningGap } from '../gaps.js';
+import { mixPeriod } from './mix-period.js';
 import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
@@ -63,6 +66,9 @@ export interface MixOutcome {
   readonly setUps: Figure;
   readonly extra: Figure;
   readonly profit: Figure;
+  /** Fixed costs of the period, whatever is made. */
+  readonly fixedCosts: Figure;
+  readonly operatingProfit: Figure;
   readonly revenue: Figure;
   readonly units: Figure;
   readonly cost: Figure;
@@ -71,7 +77,7 @@ export interface MixOutcome {
 /**
  * What a mix brings in its period; the id is that of the plan, for the quantities tried by hand, or "plan@12|30|0" for others.
  * Contribution = sum of quantity x contribution; profit after set-up = contribution - set-ups of what is made - premium of the
- * extra that is used. Cost = sum of quantity x variable cost + set-ups + that premium. By the goal of contribution set-ups are
+ * extra that is used. Operating profit = that - fixed costs of the period. Cost = sum of quantity x variable cost + set-ups + that premium. By the goal of contribution set-ups are
  * not taken off. Gaps: those of the terms of a product that is made.
  */
 export const mixOutcome: Calculation<MixOutcome> = {
@@ -82,6 +88,8 @@ export const mixOutcome: Calculation<MixOutcome> = {
     setUps: 'What the set-ups of all products that are made cost.',
     extra: 'What overtime and extra purchases cost above their normal price.',
     profit: 'What this mix leaves after set-ups and extra.',
+    fixedCosts: 'The fixed costs of the period, whatever is made.',
+    operatingProfit: 'What this mix leaves after set-ups, extra and the fixed costs of the period (operating profit).',
     revenue: 'What this mix brings: net revenue.',
     units: 'All units of this mix together.',
     cost: 'What changes with this mix, with its set-ups and extra.',
@@ -118,11 +126,28 @@ export const mixOutcome: Calculation<MixOutcome> = {
     const revenue = sum('Net revenue', amount, each('Net revenue', 'revenue'));
     const units = sum('Units', OUTPUT, made.map(plain));
     const cost = sum('Cost', amount, [...each('Variable cost', 'variableCost'), setUps, extra]);
-    const byGoal = { contribution: afterExtra, 'profit after set-up': profit, revenue, units, 'least cost': cost };
+    const fixedCosts = fixedCostsOfMix(sheet, planId);
+    const operatingProfit = difference('Operating profit', profit, fixedCosts);
+    const byGoal = {
+      contribution: afterExtra,
+      'profit after set-up': profit,
+      'operating profit': operatingProfit,
+      revenue,
+      units,
+      'least cost': cost,
+    };
     const goal = choice('Goal', byGoal[plan.goal], plan.goal);
-    return { goal, contribution, setUps, extra, profit, revenue, units, cost };
+    return { goal, contribution, setUps, extra, profit, fixedCosts, operatingProfit, revenue, units, cost };
   },
 };
+
+/** The fixed costs of the period of a plan = fixed costs a month x its months. */
+export const fixedCostsOfMix = (sheet: Sheet, planId: string): Figure =>
+  multiplied(
+    'Fixed costs of the period',
+    sheet.read(periodCosts, WHOLE_BOOK).total,
+    sheet.read(mixPeriod, planId).months,
+  );
 
 const A_UNIT = (of: Figure['unit']) => constant('Counted as', '1', OUTPUT.per(of), 'each unit counts as one');
 
@@ -203,44 +228,81 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
   },
 };
 
-/** The units of a total, and by how much they break its rule. */
+/** What a total comes to, and what it is held against. */
 export interface MixTotalOutcome {
+  /** Units counted, or how many more there are of them than of those they are counted against. */
   readonly units: Figure;
+  /** The limit in units: of a share of all, so many percent of all units. */
   readonly limit: Figure;
+  /** The limit as it is stated: units, or percent of all. */
+  readonly stated: Figure;
 }
 
-/** The units of the products in a total together; the id is that of the total, or "total@12|30|0". Gap: no limit yet. */
+/**
+ * The units of the products in a total together; of a difference those counted less those they are counted against; the limit of a
+ * share of all = its percentage x the units of all products. The id is that of the total, or "total@12|30|0". Gap: no limit yet.
+ */
 export const mixTotalOutcome: Calculation<MixTotalOutcome> = {
   name: 'mixTotal',
-  meanings: { units: 'The units of these products together.', limit: 'The limit on these products together.' },
+  meanings: {
+    units: 'The units of these products together, or how many more of them there are than of others.',
+    limit: 'The limit on these products together, in units.',
+    stated: 'The limit as it was entered: units, or percent of all.',
+  },
   work(sheet, id) {
     const { of: totalId, quantities: asked } = askedOf(id);
     const row = sheet.row('mixTotal', totalId);
     if (row === undefined) {
       const figure = ofMissingRow({ name: 'Units', unit: OUTPUT }, 'a mix plan');
-      return { units: figure, limit: figure };
+      return { units: figure, limit: figure, stated: figure };
     }
     const subject = row.name;
-    const members = new Set(sheet.rowsOf('mixTotalProduct', 'totalId', row.id).map(({ mixProductId }) => mixProductId));
+    const stated = statedLimit(sheet, row);
     const made = quantitiesOf(sheet, row.planId, asked);
-    const counted = productsOfMix(sheet, row.planId).flatMap((product, index) =>
-      members.has(product.id) ? [plain(made[index] as Figure)] : [],
+    const sides = new Map(
+      sheet.rowsOf('mixTotalProduct', 'totalId', row.id).map(({ mixProductId, side }) => [mixProductId, side]),
     );
-    const place = { kind: 'mixTotal', id: row.id, field: 'units' } as const;
-    const leaf = { name: 'Limit', subject, unit: OUTPUT };
-    return {
-      units: sum({ name: 'Units', subject }, OUTPUT, counted),
-      limit:
-        row.units === null
-          ? missing(leaf, planningGap('no-mix-total', place, { subject }))
-          : sheet.input('mixTotal', row, 'units', leaf),
-    };
+    const unitsOf = (name: string, counts: (side: MixTotalSide | undefined) => boolean) =>
+      sum(
+        { name, subject },
+        OUTPUT,
+        productsOfMix(sheet, row.planId).flatMap((product, index) =>
+          counts(sides.get(product.id)) ? [plain(made[index] as Figure)] : [],
+        ),
+      );
+    if (row.measure === 'difference') {
+      const counted = unitsOf('Counted', (side) => side === 'counted');
+      const against = unitsOf('Counted against', (side) => side === 'against');
+      return { units: difference({ name: 'More of them', subject }, counted, against), limit: stated, stated };
+    }
+    const units = unitsOf('Units', (side) => side !== undefined);
+    if (row.measure === 'units') return { units, limit: stated, stated };
+    return { units, limit: percentOf({ name: 'Limit', subject }, stated, unitsOf('All units', () => true)), stated };
   },
 };
+
+function statedLimit(sheet: Sheet, row: RowOf<'mixTotal'>): Figure {
+  const leaf = { name: 'Limit', subject: row.name, unit: row.measure === 'share of all' ? PERCENT : OUTPUT };
+  const place = { kind: 'mixTotal', id: row.id, field: 'units' } as const;
+  return row.units === null
+    ? missing(leaf, planningGap('no-mix-total', place, { subject: row.name }))
+    : sheet.input('mixTotal', row, 'units', leaf);
+}
 
 function gone(sheet: Sheet): MixOutcome {
   const figure = ofMissingRow({ name: 'Goal', unit: money(sheet) }, 'a mix plan');
   const units = ofMissingRow({ name: 'Units', unit: OUTPUT }, 'a mix plan');
   const [revenue, cost] = [figure, figure];
-  return { goal: figure, contribution: figure, setUps: figure, extra: figure, profit: figure, revenue, units, cost };
+  return {
+    goal: figure,
+    contribution: figure,
+    setUps: figure,
+    extra: figure,
+    profit: figure,
+    fixedCosts: figure,
+    operatingProfit: figure,
+    revenue,
+    units,
+    cost,
+  };
 }

@@ -17,7 +17,7 @@ const DIGITS = 4;
  * hours, rounded to four decimals. Both are proven the best, whatever gap the plan allows.
  */
 export function worthOfHours(highs: Highs, model: MixModel, at: number, hours: number): HoursWorth {
-  if (model.goal !== 'contribution' && model.goal !== 'profit after set-up') return { said: 'no money' };
+  if (model.goal === 'revenue' || model.goal === 'units' || model.isLeast) return { said: 'no money' };
   if (hours === 0) return { said: 'worth', change: 0, perHour: '0' };
   const [before, after] = [solvedWith(highs, model, at, 0), solvedWith(highs, model, at, hours)];
   if (before?.status === 'infeasible' || after === null || after.status === 'infeasible')

@@ -124,13 +124,13 @@ describe('the best mix', () => {
           id: 't0',
           name: 'Both',
           rule: 'exactly',
-          units: 20,
+          units: 20, stated: 20, measure: 'units',
           terms: [
             [0, 1],
             [1, 1],
           ],
         },
-        { id: 't1', name: 'B alone', rule: 'at least', units: 5, terms: [[1, 1]] },
+        { id: 't1', name: 'B alone', rule: 'at least', units: 5, stated: 5, measure: 'units', terms: [[1, 1]] },
       ],
     });
     // 15 x 4 + 5 x 6 = 90, and 15 + 15 = 30 of 40 used.
@@ -499,7 +499,7 @@ describe('extra and totals', () => {
           { name: 'Saucer', gain: 2, uses: [1] },
         ],
         [{ available: 30 }],
-        { totals: [{ id: 't', name: 'T', rule, units: 0, terms }] },
+        { totals: [{ id: 't', name: 'T', rule, units: 0, stated: 0, measure: 'units', terms }] },
       );
     // Saucers less cups at least 0: 15 of each.
     const asMany = set(
@@ -558,7 +558,7 @@ describe('the ranking', () => {
         { name: 'B', gain: 5, uses: [1], least: 3 },
       ],
       [{ available: 10 }],
-      { totals: [{ id: 't', name: 'Both', rule: 'at least', units: 6, terms: [[1, 1]] }] },
+      { totals: [{ id: 't', name: 'Both', rule: 'at least', units: 6, stated: 6, measure: 'units', terms: [[1, 1]] }] },
     );
     // 6 of B by the total; 4 h left are less than the lot of A.
     expect(rankedMixes(lots)).toMatchObject([{ quantities: [0, 10], goal: 50, broken: [] }]);

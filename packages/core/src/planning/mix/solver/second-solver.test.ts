@@ -119,7 +119,7 @@ const models = (isWhole: boolean) =>
                     id: 't',
                     name: 'T',
                     rule: total.rule as 'at most',
-                    units: total.units,
+                    units: total.units, stated: total.units, measure: 'units',
                     terms: products.map((_, at) => [at, 1] as const),
                   },
                 ],
