@@ -16,6 +16,7 @@ import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { GapList } from '../figures/gap-list.js';
 import { LeadFigure } from '../figures/lead-figure.js';
+import { Alternatives, NeededIn } from './decision-alternatives.js';
 import { HoursInPlan } from './hours-worth.js';
 
 type Decision = StoredRow<'decision'>;
@@ -32,6 +33,8 @@ export function DecisionDetail({ id }: { readonly id: string }) {
       <Inputs row={row} />
       {view?.inPlan && <HoursInPlan decision={row} inPlan={view.inPlan} />}
       {view && <Result row={row} view={view} />}
+      {view && <NeededIn row={row} view={view} />}
+      {view && view.alternatives.length > 1 && <Alternatives row={row} view={view} />}
       <FixedCosts decision={row} />
       <RowText kind="decision" id={id} field="note" placeholder="What else speaks for it or against it" />
     </section>
@@ -57,13 +60,16 @@ function Inputs({ row: { id, type } }: { readonly row: Decision }) {
               id={id}
               field="units"
               label={isOrder ? 'Units ordered' : 'Units a month'}
-              placeholder={isOrder ? 'not set yet' : 'as planned'}
+              placeholder={isOrder ? 'not set yet' : 'as made in the plan'}
             />
             <RowField kind="decision" id={id} field="price" label={PRICE_LABELS[type]} suffix={currency} />
           </>
         )}
         {isOrder && (
-          <RowField kind="decision" id={id} field="channelId" label="Sold through" placeholder="no channel" />
+          <>
+            <RowField kind="decision" id={id} field="channelId" label="Sold through" placeholder="no channel" />
+            <RowField kind="decision" id={id} field="ownBatches" />
+          </>
         )}
         <RowField kind="decision" id={id} field="oneTimeCost" suffix={currency} />
         {!isOrder && <RowField kind="decision" id={id} field="months" suffix="months" />}
@@ -99,6 +105,7 @@ const LINE_WORDS: Readonly<Record<Decision['type'], Readonly<Partial<Record<Deci
   },
   'special order': {
     orderContribution: 'Gained: contribution of the order',
+    restOfBatch: 'Paid: the rest of its last batch',
     scarceWorth: 'Lost: scarce hours that the order takes',
   },
   drop: {

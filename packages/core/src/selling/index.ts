@@ -65,7 +65,7 @@ export {
   type SimulationResult,
   type Spread,
 } from './chance/simulate.js';
-export { besideThePrice } from './price-for-target.js';
+export { besideThePrice, priceForTarget } from './price-for-target.js';
 export { quotedOption } from './quotes/quote-option.js';
 export { quotedPlan } from './quotes/quoted-plan.js';
 export { quotedActual } from './quotes/quoted-actual.js';

@@ -31,8 +31,21 @@ export interface DecisionView {
   } | null;
   readonly advantage: FigureView;
   readonly turningPrice: FigureView | null;
+  /** Products that need this one in their bill, by name: they need it whatever is decided. */
+  readonly neededIn: readonly string[];
+  /** All decisions on the same product, this one among them. */
+  readonly alternatives: readonly DecisionAlternative[];
   /** Null while something is not known. */
   readonly verdict: 'do it' | 'leave it' | 'no difference' | null;
+}
+
+/** A decision beside others on the same product. */
+export interface DecisionAlternative {
+  readonly id: string;
+  readonly name: string;
+  readonly type: DecisionType;
+  readonly units: FigureView;
+  readonly advantage: FigureView;
 }
 
 const LINES: readonly (readonly [keyof DecisionLines, DecisionRole])[] = [
@@ -40,6 +53,7 @@ const LINES: readonly (readonly [keyof DecisionLines, DecisionRole])[] = [
   ['orderContribution', 'for'],
   ['purchase', 'against'],
   ['lostContribution', 'against'],
+  ['restOfBatch', 'against'],
   ['fixedGone', 'for'],
   ['fixedOnTop', 'against'],
   ['oneTime', 'against'],
@@ -79,11 +93,34 @@ export function decisionView(evaluation: Evaluation, id: string): DecisionView {
     inPlan: inPlan(evaluation, id),
     advantage: shown(evaluation, decision, id, 'advantage'),
     turningPrice: optional('turningPrice'),
+    neededIn: neededIn(evaluation, id),
+    alternatives: alternativesOf(evaluation, id),
     verdict:
       amount === null || lines.advantage.gaps.length > 0
         ? null
         : ((['leave it', 'no difference', 'do it'] as const)[Math.sign(compared(amount, ZERO)) + 1] ?? null),
   };
+}
+
+function neededIn({ sheet }: Evaluation, id: string): string[] {
+  const productId = sheet.row('decision', id)?.productId ?? '';
+  const users = new Set(sheet.rowsOf('billLine', 'componentId', productId).map((line) => line.productId));
+  return [...users].flatMap((userId) => {
+    const user = sheet.row('product', userId);
+    return user === undefined || user.archived ? [] : [user.name];
+  });
+}
+
+function alternativesOf(evaluation: Evaluation, id: string): DecisionAlternative[] {
+  const { sheet } = evaluation;
+  const productId = sheet.row('decision', id)?.productId ?? '';
+  return sheet.rowsOf('decision', 'productId', productId).map((row) => ({
+    id: row.id,
+    name: row.name,
+    type: row.type,
+    units: shown(evaluation, decision, row.id, 'units'),
+    advantage: shown(evaluation, decision, row.id, 'advantage'),
+  }));
 }
 
 function inPlan(evaluation: Evaluation, id: string): DecisionView['inPlan'] {

@@ -72,12 +72,13 @@ export type {
   MixTotalView,
   MixView,
 } from './mix-view.js';
-export type { DecisionLine, DecisionRole, DecisionView } from './decision-view.js';
+export type { DecisionAlternative, DecisionLine, DecisionRole, DecisionView } from './decision-view.js';
 export {
   differenceWords,
   endWords,
   inGoal,
   limitWords,
+  listed,
   MIX_GOAL_WORDS,
   MIX_OUTCOME_WORDS,
   moneyDigits,

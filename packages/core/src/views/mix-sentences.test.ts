@@ -151,7 +151,9 @@ it('whole plans say of each limit what binds and what is to spare, and what is n
           id: 't',
           name: 'Both',
           rule: 'at most',
-          units: 16, stated: 16, measure: 'units',
+          units: 16,
+          stated: 16,
+          measure: 'units',
           terms: [
             [0, 1],
             [1, 1],

@@ -58,6 +58,7 @@ function Totals({ planId }: { readonly planId: string }) {
       fieldColumn<Total>('mixTotal', 'name', locale, { placeholder: 'Tableware on the stall' }),
       fieldColumn<Total>('mixTotal', 'rule', locale, { words: RULE_WORDS }),
       fieldColumn<Total>('mixTotal', 'units', locale),
+      fieldColumn<Total>('mixTotal', 'measure', locale, { header: 'of', words: MEASURE_WORDS }),
     ],
     [locale],
   );
@@ -84,15 +85,25 @@ function Totals({ planId }: { readonly planId: string }) {
         selected={shown?.id}
         onSelect={({ id }) => choose(id)}
         onCreate={choose}
-        empty="A limit on several products together: at most so many pieces on a stall, at least so many for a customer."
+        empty="A limit on several products together: at most so many pieces on a stall, at least so many for a customer, as many cups as saucers, at most 40 % of all."
       />
       {shown && <TotalProducts key={shown.id} total={shown} />}
     </div>
   );
 }
 
-/** Which products count in a total. */
-function TotalProducts({ total: { id, name, planId } }: { readonly total: Total }) {
+const MEASURE_WORDS: Readonly<Record<Total['measure'], string>> = {
+  units: 'units together',
+  difference: 'more of some than of others',
+  'share of all': '% of all units',
+};
+const SIDE_WORDS: Readonly<Record<StoredRow<'mixTotalProduct'>['side'], string>> = {
+  counted: 'counted',
+  against: 'counted against',
+};
+
+/** Which products count in a total; of a difference also on which side. */
+function TotalProducts({ total: { id, name, planId, measure } }: { readonly total: Total }) {
   const rows = useRowsOf('mixProduct', 'planId', planId);
   const members = useRowsOf('mixTotalProduct', 'totalId', id);
   const edit = useEdit();
@@ -119,6 +130,16 @@ function TotalProducts({ total: { id, name, planId } }: { readonly total: Total 
               }
             />
             {nameOfMixProduct(row)}
+            {measure === 'difference' && member !== undefined && (
+              <RowField
+                kind="mixTotalProduct"
+                id={member.id}
+                field="side"
+                label={`Side of ${nameOfMixProduct(row)}`}
+                words={SIDE_WORDS}
+                isNameless
+              />
+            )}
           </label>
         );
       })}

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { amount, evaluated, workshop, type WorkshopFields } from '../../testing/evaluated.js';
 import { VIEWS } from '../../views/index.js';
@@ -12,6 +13,7 @@ function decided(fields: Fields, costs: readonly Fields[] = [], more: WorkshopFi
     more: (book, of) => {
       id = book.add('decision', { name: 'Decide', productId: of.product, ...fields });
       costs.forEach((cost, position) => book.add('decisionCost', { decisionId: id, position, name: 'Cost', ...cost }));
+      more.more?.(book, of);
     },
   });
   const evaluation = evaluated(rows);
@@ -174,4 +176,90 @@ it('takes a running cost as it is, and asks for what is not said', () => {
   expect(decided({ type: 'drop' }, [{ runningCostId, fate: 'goes' }]).of('advantage')).toBe('-800');
   expect(decided({ type: 'drop' }, [{ fate: 'goes' }]).of('advantage')).toBe('no-decision-cost');
   expect(decided({ type: 'buy in' }).view.verdict).toBeNull();
+});
+
+it('buys in what goes into other products too, and what is only inside others', () => {
+  // 100 a month are sold; a set of two is sold 30 times: 160 in all. Without sales of its own: 60.
+  const inSets = (fields: Fields, type = 'buy in') =>
+    decided({ type, price: '8' }, [], {
+      ...(fields as WorkshopFields),
+      more: (book, of) => {
+        const setId = book.add('product', { name: 'Set', outputUnit: 'each' });
+        book.add('billLine', { productId: setId, componentId: of.product, quantity: '2', unit: 'each' });
+        book.add('plannedVolume', { productId: setId, unitsPerMonth: '30' });
+      },
+    });
+  expect(inSets({}).of('units')).toBe('160');
+  expect([inSets({}).of('making'), inSets({}).of('purchase')]).toEqual(['1120', '1280']);
+  expect(inSets({}).view.neededIn).toEqual(['Set']);
+  // To drop it gives up its own sales alone: the sets still need it.
+  expect([inSets({}, 'drop').of('units'), inSets({}, 'drop').of('lostContribution')]).toEqual(['100', '1300']);
+  expect(decided({ type: 'drop' }).view.neededIn).toEqual([]);
+});
+
+it('pays the rest of the last batch of an order that is made in batches of its own', () => {
+  const order = (units: string, ownBatches = true) =>
+    decided({ type: 'special order', price: '9', units, ownBatches }, [], { product: { batchSize: '24' } });
+  const { of, view } = order('40');
+  // Two batches make 48: 8 more than the order.
+  expect(Number(of('restOfBatch'))).toBeCloseTo(8 * costOf(order('48')), 8);
+  expect(view.lines.map(({ id }) => id)).toContain('restOfBatch');
+  expect(Number(of('advantage'))).toBeCloseTo(Number(of('orderContribution')) - Number(of('restOfBatch')), 8);
+  expect(order('48').of('restOfBatch')).toBe('0');
+  expect(order('40', false).view.lines.map(({ id }) => id)).not.toContain('restOfBatch');
+});
+
+/** What changes with a unit, of an order of 48 at 9.00 without fees. */
+const costOf = ({ of }: ReturnType<typeof decided>): number => 9 - Number(of('orderContribution')) / 48;
+
+it('finds the price in a channel at which an order makes no difference: there it does', () => {
+  fc.assert(
+    fc.property(
+      fc.record({
+        units: fc.integer({ min: 1, max: 400 }),
+        price: fc.integer({ min: 100, max: 4000 }),
+        percent: fc.integer({ min: 0, max: 40 }),
+        each: fc.integer({ min: 0, max: 300 }),
+        oneTimeCost: fc.integer({ min: 0, max: 900 }),
+        ownBatches: fc.boolean(),
+      }),
+      ({ units, price, percent, each, oneTimeCost, ownBatches }) => {
+        const more: WorkshopFields = {
+          product: { batchSize: '7' },
+          fees: [{ takenOf: 'price before tax', percent: String(percent) }, { amount: (each / 100).toFixed(2) }],
+        };
+        const channelId = workshop(more).rows.all('channel')[0]?.id ?? '';
+        const at = (asked: string) =>
+          decided(
+            {
+              ...{ type: 'special order', units: String(units), price: asked, channelId, ownBatches },
+              oneTimeCost: String(oneTimeCost),
+            },
+            [],
+            more,
+          );
+        const turning = at((price / 100).toFixed(2)).of('turningPrice');
+        const advantage = Number(at(Number(turning).toFixed(10)).of('advantage'));
+        expect(Math.abs(advantage)).toBeLessThan(1e-5 * units);
+      },
+    ),
+    { numRuns: 40 },
+  );
+});
+
+it('puts all decisions on one product side by side', () => {
+  let id = '';
+  const { rows } = workshop({
+    more: (book, { product: productId }) => {
+      id = book.add('decision', { name: 'Buy of one', productId, type: 'buy in', price: '8.50' });
+      book.add('decision', { name: 'Buy of another', productId, type: 'buy in', price: '6' });
+      book.add('decision', { name: 'Drop', productId, type: 'drop' });
+    },
+  });
+  const { alternatives } = VIEWS.decision(evaluated(rows), id);
+  expect(alternatives.map(({ name, advantage }) => [name, advantage.amount])).toEqual([
+    ['Buy of one', '-150'],
+    ['Buy of another', '100'],
+    ['Drop', '-1300'],
+  ]);
 });

@@ -11,20 +11,14 @@ import {
   sum,
 } from '../../figure/index.js';
 import { isPositive } from '../../number/index.js';
-import { plannedSales, plannedUnits, resourceUse } from '../../production/index.js';
-import { NUMBER, type Unit, unit } from '../../quantity/index.js';
-import {
-  contributionOf,
-  netProceedsAt,
-  pricePoint,
-  saleTerms,
-  unitBehaviour,
-  unitCostOf,
-} from '../../selling/index.js';
+import { plannedOutput, plannedSales, plannedUnits, resourceUse } from '../../production/index.js';
+import { NUMBER, unit } from '../../quantity/index.js';
+import { pricePoint, unitBehaviour } from '../../selling/index.js';
 import { type Calculation, HOUR, money, MONTH, type Sheet } from '../../sheet/index.js';
 import { planningGap } from '../gaps.js';
 import { mixPeriod } from '../mix/mix-period.js';
 import { decisionCost } from './decision-cost.js';
+import { type About, orderContribution, orderTurningPrice, priceOf, restOfBatch } from './special-order.js';
 
 /** What really changes with a decision, in a month, or with an order that comes once. Null for what it does not touch. */
 export interface DecisionLines {
@@ -36,6 +30,8 @@ export interface DecisionLines {
   readonly orderContribution: Figure | null;
   /** What the planned sales leave, and is given up where the product is dropped. */
   readonly lostContribution: Figure | null;
+  /** Of a special order with batches of its own: what is made beyond it in the last of them. */
+  readonly restOfBatch: Figure | null;
   readonly fixedGone: Figure;
   readonly fixedOnTop: Figure;
   /** Comes whatever is decided, and counts for nothing. */
@@ -71,6 +67,7 @@ export const decision: Calculation<DecisionLines> = {
     purchase: 'What they cost when they are bought in.',
     orderContribution: 'What the special order leaves after fees and what changes with each unit (contribution).',
     lostContribution: 'What the planned sales of the product leave, which is given up (contribution).',
+    restOfBatch: 'What changes with the units that the last batch of the order makes beyond it.',
     fixedGone: 'Fixed costs that go with the decision (avoidable cost).',
     fixedOnTop: 'Fixed costs that come on top with the decision.',
     fixedStays: 'Fixed costs that stay whatever is decided: they count for nothing.',
@@ -96,7 +93,8 @@ export const decision: Calculation<DecisionLines> = {
     const scarce = scarceOf(sheet, about);
     const isTaken = row.type === 'special order';
     const ups = [perUnit.making, perUnit.orderContribution, fixedGone, isTaken ? null : scarce.worth];
-    const downs = [perUnit.purchase, perUnit.lostContribution, fixedOnTop, oneTime, isTaken ? scarce.worth : null];
+    const { purchase, lostContribution, restOfBatch } = perUnit;
+    const downs = [purchase, lostContribution, restOfBatch, fixedOnTop, oneTime, isTaken ? scarce.worth : null];
     const brought = sum('Brought', period, ups.filter(isThere));
     const taken = sum('Taken', period, downs.filter(isThere));
     return {
@@ -118,15 +116,6 @@ export const decision: Calculation<DecisionLines> = {
 
 const isThere = (figure: Figure | null): figure is Figure => figure !== null;
 
-/** What a decision is about. */
-interface About {
-  readonly row: Row;
-  readonly product: RowOf<'product'>;
-  readonly units: Figure;
-  /** Money, or money a month. */
-  readonly period: Unit;
-}
-
 function aboutOf(sheet: Sheet, row: Row, product: RowOf<'product'>): About {
   const isOnce = row.type === 'special order';
   const output = unit(product.outputUnit);
@@ -137,12 +126,26 @@ function aboutOf(sheet: Sheet, row: Row, product: RowOf<'product'>): About {
       ? sheet.input('decision', row, 'units', leaf)
       : isOnce
         ? missing(leaf, planningGap('no-order-units', place, { subject: product.name }))
-        : plannedUnits(sheet, product.id);
+        : row.type === 'buy in'
+          ? madeUnits(sheet, product.id)
+          : plannedUnits(sheet, product.id);
   return { row, product, units, period: isOnce ? money(sheet) : money(sheet).per(MONTH) };
 }
 
-type PerUnit = Pick<DecisionLines, 'making' | 'purchase' | 'orderContribution' | 'lostContribution'>;
-const NOTHING: PerUnit = { making: null, purchase: null, orderContribution: null, lostContribution: null };
+/** What is made of a product in a month, with what goes into other products; as many as are sold where nothing is made. */
+function madeUnits(sheet: Sheet, productId: string): Figure {
+  const { units } = sheet.read(plannedOutput, productId);
+  return units.amount?.isZero() === true ? plannedUnits(sheet, productId) : units;
+}
+
+type PerUnit = Pick<DecisionLines, 'making' | 'purchase' | 'orderContribution' | 'lostContribution' | 'restOfBatch'>;
+const NOTHING: PerUnit = {
+  making: null,
+  purchase: null,
+  orderContribution: null,
+  lostContribution: null,
+  restOfBatch: null,
+};
 
 function perUnitLines(sheet: Sheet, about: About): PerUnit {
   const { row, product, units } = about;
@@ -162,26 +165,7 @@ function perUnitLines(sheet: Sheet, about: About): PerUnit {
     units,
     orderContribution(sheet, about, price),
   );
-  return { ...NOTHING, orderContribution: left };
-}
-
-function priceOf(sheet: Sheet, { row, product }: About): Figure {
-  return sheet.input('decision', row, 'price', {
-    name: 'Price',
-    subject: product.name,
-    unit: money(sheet).per(unit(product.outputUnit)),
-    whenEmpty: (place) => planningGap('no-decision-price', place, { subject: product.name }),
-  });
-}
-
-/** What a unit of a special order leaves: at its price before tax, in the channel where it is sold, or with no fees at all. */
-function orderContribution(sheet: Sheet, { row, product }: About, price: Figure): Figure {
-  const subject = product.name;
-  const channel = row.channelId === null ? undefined : sheet.row('channel', row.channelId);
-  const cost = unitCostOf(sheet, product.id, null);
-  if (channel === undefined) return difference({ name: 'Contribution', subject }, price, cost.changingCost);
-  const terms = { ...saleTerms(sheet, product, channel, undefined), taxInside: false };
-  return contributionOf(netProceedsAt(price, terms, subject), cost, terms, subject);
+  return { ...NOTHING, orderContribution: left, restOfBatch: row.ownBatches ? restOfBatch(sheet, about) : null };
 }
 
 /** What the planned sales of a product leave in a month, in all channels. Gap: planned where it has no price. */
@@ -264,7 +248,8 @@ function hoursThatCount(sheet: Sheet, row: Row, hours: Figure): Figure {
 
 /**
  * The price at which it makes no difference. Buy in: (what buying brings beside the purchase) / units. Special order without a
- * channel: the price less its advantage for each unit; with one the fees follow the price, and there is no such plain figure.
+ * channel: the price less its advantage for each unit; with one, the price before tax that leaves just what the rest of the
+ * decision takes, with the fees at that price.
  */
 function turningPrice(sheet: Sheet, about: About, perUnit: PerUnit, brought: Figure, taken: Figure): Figure | null {
   const { row, product, units } = about;
@@ -274,7 +259,8 @@ function turningPrice(sheet: Sheet, about: About, perUnit: PerUnit, brought: Fig
     const beside = difference({ ...called, name: 'Taken beside the purchase' }, taken, perUnit.purchase);
     return quotient(called, difference({ ...called, name: 'Left for the purchase' }, brought, beside), units);
   }
-  if (row.type !== 'special order' || row.channelId !== null) return null;
+  if (row.type !== 'special order') return null;
+  if (row.channelId !== null) return orderTurningPrice(sheet, about, perUnit.orderContribution, brought, taken);
   const apart = difference({ ...called, name: 'Advantage' }, brought, taken);
   return difference(called, priceOf(sheet, about), quotient({ ...called, name: 'Advantage of a unit' }, apart, units));
 }

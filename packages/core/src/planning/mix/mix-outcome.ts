@@ -277,7 +277,15 @@ export const mixTotalOutcome: Calculation<MixTotalOutcome> = {
     }
     const units = unitsOf('Units', (side) => side !== undefined);
     if (row.measure === 'units') return { units, limit: stated, stated };
-    return { units, limit: percentOf({ name: 'Limit', subject }, stated, unitsOf('All units', () => true)), stated };
+    return {
+      units,
+      limit: percentOf(
+        { name: 'Limit', subject },
+        stated,
+        unitsOf('All units', () => true),
+      ),
+      stated,
+    };
   },
 };
 

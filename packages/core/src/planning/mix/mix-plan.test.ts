@@ -283,12 +283,13 @@ describe('the mix plans of the demo', () => {
 
 /** A plan typed in figures of its own: every product and resource by name, as a person enters them who has no book yet. */
 interface TypedPlan {
+  readonly totals?: readonly (Fields & { readonly sides: readonly (string | null)[] })[];
   readonly plan: Fields;
   readonly products: readonly (Fields & { readonly uses: readonly (readonly [perUnit: string, forSetUp: string])[] })[];
   readonly resources: readonly Fields[];
 }
 
-function typedPlan({ plan, products, resources }: TypedPlan) {
+function typedPlan({ plan, products, resources, totals = [] }: TypedPlan) {
   let planId = '';
   const { rows } = workshop({
     more: (book) => {
@@ -296,11 +297,19 @@ function typedPlan({ plan, products, resources }: TypedPlan) {
       const resourceIds = resources.map((resource, position) =>
         book.add('mixResource', { planId, position, name: `R${position}`, ...resource }),
       );
-      products.forEach(({ uses, ...product }, position) => {
+      const productIds = products.map(({ uses, ...product }, position) => {
         const mixProductId = book.add('mixProduct', { planId, position, name: `P${position}`, ...product });
         uses.forEach(([perUnit, forSetUp], at) =>
           book.add('mixUse', { resourceId: resourceIds[at] ?? '', mixProductId, perUnit, forSetUp }),
         );
+        return mixProductId;
+      });
+      totals.forEach(({ sides, ...total }, position) => {
+        const totalId = book.add('mixTotal', { planId, position, name: `T${position}`, ...total });
+        sides.forEach((side, at) => {
+          const mixProductId = productIds[at];
+          if (side !== null && mixProductId !== undefined) book.add('mixTotalProduct', { totalId, mixProductId, side });
+        });
       });
     },
   });
@@ -328,6 +337,71 @@ describe('solver and figures', () => {
     ]);
     const { goal } = solveMix(highs, VIEWS.mixModel(evaluation, planId).model);
     expect(goal).toBeCloseTo(14 * 5 + 4 * 2, 6);
+  });
+
+  it('agree about differences, shares of all and fixed costs, of 60 random plans', () => {
+    const tenths = fc.integer({ min: 0, max: 300 }).map((each) => (each / 10).toFixed(1));
+    const product = fc.record({
+      contribution: tenths,
+      uses: fc.array(fc.tuple(tenths, fc.constant('0')), { minLength: 2, maxLength: 2 }),
+      maximum: fc.integer({ min: 0, max: 60 }).map(String),
+      countedIn: fc.constantFrom('any amount', 'whole units'),
+    });
+    const total = fc.record({
+      rule: fc.constantFrom('at most', 'at least', 'exactly'),
+      measure: fc.constantFrom('units', 'difference', 'share of all'),
+      units: fc.constantFrom('0', '1', '12.5', '40', '100'),
+      sides: fc.array(fc.constantFrom('counted', 'against', null), { minLength: 4, maxLength: 4 }),
+    });
+    let fitting = 0;
+    fc.assert(
+      fc.property(
+        fc.array(product, { minLength: 1, maxLength: 4 }),
+        fc.array(total, { minLength: 1, maxLength: 3 }),
+        tenths,
+        (products, totals, available) => {
+          const { planId, evaluation } = typedPlan({
+            plan: { goal: 'operating profit' },
+            products,
+            totals,
+            resources: [{ available }, { available: '90' }],
+          });
+          const { model } = VIEWS.mixModel(evaluation, planId);
+          const { status, goal, quantities } = solveMix(highs, model);
+          if (status !== 'best') return;
+          fitting += 1;
+          const asked = quantitiesOfPlan(VIEWS.mix(evaluation, planId).products, model, quantities);
+          const { outcome, fits } = VIEWS.mixOutcome(evaluation, `${planId}@${asked.join('|')}`);
+          expect(fits).toBe(true);
+          expect(outcome.fixedCosts.amount).toBe('500');
+          expect(Number(outcome.goal.amount)).toBeCloseTo(goal, 3);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(fitting).toBeGreaterThan(10);
+  });
+
+  it('say of a difference and of a share what they come to, and when they break', () => {
+    const of = (total: Fields, sides: readonly (string | null)[]) => {
+      const { planId, evaluation } = typedPlan({
+        plan: {},
+        products: ['30', '20', '50'].map((quantity) => ({ contribution: '1', quantity, uses: [] })),
+        resources: [],
+        totals: [{ ...total, sides }],
+      });
+      const [shown] = VIEWS.mix(evaluation, planId).totals;
+      return [shown?.units.amount, shown?.limit.amount, shown?.isBroken];
+    };
+    // 30 cups less 20 saucers.
+    const difference = { measure: 'difference', units: '0' };
+    expect(of({ ...difference, rule: 'at least' }, ['counted', 'against', null])).toEqual(['10', '0', false]);
+    expect(of({ ...difference, rule: 'exactly' }, ['counted', 'against', null])).toEqual(['10', '0', true]);
+    expect(of({ ...difference, rule: 'at least' }, ['against', 'counted', null])).toEqual(['-10', '0', true]);
+    // 30 of 100.
+    const share = { measure: 'share of all', rule: 'at most' };
+    expect(of({ ...share, units: '40' }, ['counted', null, null])).toEqual(['30', '40', false]);
+    expect(of({ ...share, units: '25' }, ['counted', null, null])).toEqual(['30', '25', true]);
   });
 
   it('tell the same goal within a cent, or a millionth of it, of 60 random plans of any size', () => {

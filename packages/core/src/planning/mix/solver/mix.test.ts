@@ -124,7 +124,9 @@ describe('the best mix', () => {
           id: 't0',
           name: 'Both',
           rule: 'exactly',
-          units: 20, stated: 20, measure: 'units',
+          units: 20,
+          stated: 20,
+          measure: 'units',
           terms: [
             [0, 1],
             [1, 1],
