@@ -37,7 +37,7 @@ export default defineConfig({
         test: {
           name: 'web',
           include: ['apps/web/src/**/*.test.{ts,tsx}'],
-          setupFiles: ['apps/web/src/testing/on-test-day.ts'],
+          setupFiles: ['apps/web/src/testing/on-test-day.ts', 'apps/web/src/testing/waiting.ts'],
           testTimeout: 60_000,
         },
       },

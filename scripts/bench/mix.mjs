@@ -98,6 +98,7 @@ function mixModel({ products, resources, setUps = 0, gapPercent = 0 }) {
       extra: 0,
       premium: 0,
       normalPrice: 0,
+      making: null,
       available: Math.round(products * (4 + 8 * random())),
     })),
   };

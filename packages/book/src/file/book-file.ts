@@ -10,6 +10,7 @@ import { ruleProblems } from '../change/rules/index.js';
 import { isKind, isOfBook, type Kind, STORED_KINDS } from '../kinds.js';
 import { problem, type Problem } from '../problem/index.js';
 import { withFeeRules } from './fee-rules.js';
+import { withFixedComponents } from './fixed-components.js';
 import { withImportTax } from './import-tax.js';
 import { withPoolsAndVolumes } from './pools-and-volumes.js';
 import { completeRow, validateRow } from '../validate-row.js';
@@ -48,8 +49,8 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   10: (file) => ({ ...file, version: 11 }),
   // Format 12 knows costs of a year, sheets, finished stock, cash and parts of decisions: a book of before has none of them.
   11: (file) => ({ ...file, version: 12 }),
-  // Format 13 knows more limits of mix plans, and orders with batches of their own: what format 12 says means the same.
-  12: (file) => ({ ...file, version: 13 }),
+  // Format 13 can make components beyond their stock: what was said to run short before stays a limit.
+  12: (file) => ({ ...file, version: 13, rows: withFixedComponents(file.rows) }),
 };
 
 /** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */

@@ -138,7 +138,7 @@ export class MixResource extends Row {
 
   /** True of a component of which more is made where its stock runs out: of what its making takes. */
   @Flag({ label: 'Made when it runs out' })
-  madeWhenShort = false;
+  madeWhenShort = true;
 
   /** Overtime or an extra purchase, up to so much. */
   @DecimalText({ label: 'Extra, up to', from: '0', to: '1000000000' })

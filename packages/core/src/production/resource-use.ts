@@ -18,7 +18,8 @@ export interface ResourceUse {
  * What one good unit of a product takes of a labour grade (hours), of all work but the owner's own ("paid", hours), of a
  * machine (hours, with those of the places in its shared loads), of a shared load (places), of a material (its base unit) or of
  * a component (units). The id is "product@labourGrade.id", "product@paid", "product@equipment.id" and so on. What is inside
- * components is counted where the component takes it.
+ * components is counted where the component takes it; not so of components that are named in a third part of the id, divided by
+ * commas: these are taken as they are.
  */
 export const resourceUse: Calculation<ResourceUse> = {
   name: 'resourceUse',
@@ -27,11 +28,11 @@ export const resourceUse: Calculation<ResourceUse> = {
     ofSetUp: 'What the set-up of one batch takes of it.',
   },
   work(sheet, id) {
-    const [productId = '', resource = ''] = id.split('@');
+    const [productId = '', resource = '', apart = ''] = id.split('@');
     const subject = sheet.row('product', productId)?.name ?? '';
     const { good } = sheet.read(batch, productId);
     const counted = unitOfResource(sheet, resource).per(BATCH);
-    const taken = (of: readonly Taking[]) => of.flatMap((taking) => takenOf(sheet, taking, resource) ?? []);
+    const taken = (of: readonly Taking[]) => of.flatMap((taking) => takenOf(sheet, taking, resource, apart) ?? []);
     const perBatch = sum({ name: 'Taken by a batch', subject }, counted, taken(sheet.read(takings, productId)));
     const setUps = taken(labourSetUps.takings(sheet, productId, sheet.read(batch, productId), () => perBatch));
     return {
@@ -50,18 +51,25 @@ export function unitOfResource(sheet: Sheet, resource: string): Unit {
 }
 
 /** What a batch takes of a resource by one of its takings; null where it takes none. */
-function takenOf(sheet: Sheet, taking: Taking, resource: string): Figure | null {
+function takenOf(sheet: Sheet, taking: Taking, resource: string, apart: string): Figure | null {
   const { of: item, quantity, hours } = taking;
   const [kind, rowId = ''] = resource.split('.');
   if (item === null) return null;
   if (item.kind === kind && item.id === rowId) return item.kind === 'labourGrade' ? hours : quantity;
-  if (item.kind === 'product') return takenInside(sheet, item, quantity, resource);
+  if (item.kind === 'product') return takenInside(sheet, item, quantity, resource, apart);
   if (item.kind === 'labourGrade') return kind === 'paid' && !isOwners(sheet, item.id) ? hours : null;
   return item.kind === 'equipmentRun' && kind === 'equipment' ? machineHours(sheet, item, quantity, rowId) : null;
 }
 
-function takenInside(sheet: Sheet, { id, name }: ItemOf, quantity: Figure, resource: string): Figure | null {
-  const inside = sheet.read(resourceUse, `${id}@${resource}`).perUnit;
+function takenInside(
+  sheet: Sheet,
+  { id, name }: ItemOf,
+  quantity: Figure,
+  resource: string,
+  apart: string,
+): Figure | null {
+  if (apart.split(',').includes(id)) return null;
+  const inside = sheet.read(resourceUse, apart === '' ? `${id}@${resource}` : `${id}@${resource}@${apart}`).perUnit;
   return inside.amount?.isZero() === true
     ? null
     : multiplied({ name: 'Taken inside', subject: name }, quantity, inside);

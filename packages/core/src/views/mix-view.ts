@@ -7,6 +7,8 @@ import {
   type MixModel,
   mixModel,
   mixPlansApart,
+  madeResources,
+  mixComponentUse,
   mixOutcome,
   mixProductTerms,
   type MixProductTerms,
@@ -59,8 +61,10 @@ export interface MixResourceView {
   readonly short: FigureView;
   /** True where it lacks more than a millionth of what there is: less is noise of the solver. */
   readonly isShort: boolean;
-  /** What each product takes of it, set-up and all, for the bar; in the order of the products. */
-  readonly shares: readonly { readonly product: number; readonly amount: number }[];
+  /** What of a component is made beyond its stock; null for what is not made. */
+  readonly made: FigureView | null;
+  /** What each product takes of it, and each component that is made; the shade by which it is told apart. */
+  readonly shares: readonly { readonly name: string; readonly amount: number; readonly shade: number }[];
   /** Used, in percent of what there is with its extra. Null where it is not known how much there is. */
   readonly filled: number | null;
 }
@@ -235,7 +239,7 @@ function resourceOf(
   const asked = withQuantities(id, quantities);
   const terms = evaluation.read(mixResourceTerms, id);
   const outcome = evaluation.read(mixResourceOutcome, asked);
-  const of = (member: 'extraUsed' | 'extraCost') =>
+  const of = (member: 'extraUsed' | 'extraCost' | 'made') =>
     outcome[member] === null ? null : shown(evaluation, mixResourceOutcome, asked, member);
   const known = (member: 'extra' | 'normalPrice' | 'premium') =>
     terms[member] === null ? null : shown(evaluation, mixResourceTerms, id, member);
@@ -252,29 +256,45 @@ function resourceOf(
     ...shownAll(evaluation, mixResourceOutcome, asked, ['used', 'left', 'short']),
     extraUsed: of('extraUsed'),
     extraCost: of('extraCost'),
+    made: of('made'),
     isShort: isBeyond(outcome.short.amount, there),
-    shares: row === undefined ? [] : sharesOf(evaluation, row.planId, id, made),
-    filled:
-      there === null || used === null
-        ? null
-        : there.isZero()
-          ? used.isZero()
-            ? 0
-            : Number.MAX_SAFE_INTEGER
-          : used.div(there).mul(HUNDRED).toNumber(),
+    shares: row === undefined ? [] : sharesOf(evaluation, row, quantities, made),
+    filled: outcome.made === null ? filledPercent(there, used) : null,
   };
 }
 
-function sharesOf(evaluation: Evaluation, planId: string, resourceId: string, made: readonly string[]) {
-  const rows = productsOfMix(evaluation.sheet, planId);
-  const areMade = headsMade(evaluation.sheet, rows, (index) => Number(made[index] ?? '0') > 0);
-  return rows.flatMap((row, product) => {
-    const quantity = Number(made[product] ?? '0');
-    const { perUnit, forSetUp } = evaluation.read(mixUse, `${row.id}@${resourceId}`);
+/** What is used in percent of what there is; as much as one likes where there is nothing. Null where either is not known. */
+function filledPercent(there: Decimal | null, used: Decimal | null): number | null {
+  if (there === null || used === null) return null;
+  if (there.isZero()) return used.isZero() ? 0 : Number.MAX_SAFE_INTEGER;
+  return used.div(there).mul(HUNDRED).toNumber();
+}
+
+/** What each product takes of a resource, and each component that is made beyond its stock. */
+function sharesOf(
+  evaluation: Evaluation,
+  { id, planId }: RowOf<'mixResource'>,
+  quantities: readonly string[] | null,
+  made: readonly string[],
+): MixResourceView['shares'] {
+  const { sheet } = evaluation;
+  const rows = productsOfMix(sheet, planId);
+  const areMade = headsMade(sheet, rows, (index) => Number(made[index] ?? '0') > 0);
+  const ofProducts = rows.map((row, index) => {
+    const { perUnit, forSetUp } = evaluation.read(mixUse, `${row.id}@${id}`);
     const setUp = areMade.has(row.id) ? (forSetUp?.amount?.toNumber() ?? 0) : 0;
-    const amount = Math.max(0, quantity) * (perUnit.amount?.toNumber() ?? 0) + setUp;
-    return amount === 0 ? [] : [{ product, amount }];
+    const amount = Math.max(0, Number(made[index] ?? '0')) * (perUnit.amount?.toNumber() ?? 0) + setUp;
+    return { name: nameInMix(sheet, row), amount };
   });
+  const ofComponents = madeResources(sheet, planId).map((component) => {
+    const own = evaluation.read(mixResourceOutcome, withQuantities(component.id, quantities)).made;
+    const perUnit = component.id === id ? null : evaluation.read(mixComponentUse, `${component.id}@${id}`).perUnit;
+    const amount = (own?.amount?.toNumber() ?? 0) * (perUnit?.amount?.toNumber() ?? 0);
+    return { name: nameOfResource(sheet, component), amount };
+  });
+  return [...ofProducts, ...ofComponents].flatMap(({ name, amount }, shade) =>
+    amount === 0 ? [] : [{ name, amount, shade }],
+  );
 }
 
 function totalOf(evaluation: Evaluation, id: string, quantities: readonly string[] | null): MixTotalView {

@@ -37,7 +37,13 @@ export function MixResources({ view, best }: MixResourcesProps) {
           <tr key={resource.id} className="align-top">
             <th scope="row" className="font-normal">
               {resource.name}, {unitWords(resource.unit)}
-              <Bar resource={resource} products={view.products} best={best?.resources[index]} />
+              <Bar resource={resource} best={best?.resources[index]} />
+              {resource.made !== null && Number(resource.made.amount ?? 0) > 0 && (
+                <span className="text-soft">
+                  {' '}
+                  <Amount figure={resource.made} digits={2} /> made beyond its stock
+                </span>
+              )}
               {resource.extraUsed !== null && Number(resource.extraUsed.amount ?? 0) > 0 && (
                 <span className="text-soft">
                   {' '}
@@ -80,13 +86,13 @@ const SHADES = ['bg-base-content/45', 'bg-base-content/25', 'bg-base-content/35'
 
 interface BarProps {
   readonly resource: Resource;
-  readonly products: MixView['products'];
   readonly best: Resource | undefined;
 }
 
-function Bar({ resource, products, best }: BarProps) {
+function Bar({ resource, best }: BarProps) {
   const style = useStyle();
-  const there = Number(resource.available.amount ?? 0) + Number(resource.extra?.amount ?? 0);
+  const there =
+    Number(resource.available.amount ?? 0) + Number(resource.extra?.amount ?? 0) + Number(resource.made?.amount ?? 0);
   const used = resource.shares.reduce((so, { amount }) => so + amount, 0);
   // The rule stands at the same place in every bar; a bar that goes far beyond it is scaled to fit.
   const full = Math.max(there / RULE, used, 1e-9);
@@ -95,12 +101,12 @@ function Bar({ resource, products, best }: BarProps) {
   return (
     <span className="block pt-1" aria-hidden="true">
       <span className="relative flex h-4 bg-base-200 [print-color-adjust:exact]">
-        {piecesOf(resource.shares, there).map(({ product, length, isBeyond }) => (
+        {piecesOf(resource.shares, there).map(({ name, shade, length, isBeyond }) => (
           <span
-            key={`${product}.${String(isBeyond)}`}
-            className={isBeyond ? 'part-loss' : `${SHADES[product % SHADES.length] ?? ''} border-r border-base-100`}
+            key={`${shade}.${String(isBeyond)}`}
+            className={isBeyond ? 'part-loss' : `${SHADES[shade % SHADES.length] ?? ''} border-r border-base-100`}
             style={{ width: width(length) }}
-            title={`${products[product]?.name ?? ''}: ${amountText(length, style)}${isBeyond ? ' too much' : ''}`}
+            title={`${name}: ${amountText(length, style)}${isBeyond ? ' too much' : ''}`}
           />
         ))}
         <span className="absolute -inset-y-0.5 w-0.5 bg-base-content" style={{ left: width(there) }} />
@@ -117,7 +123,8 @@ function Bar({ resource, products, best }: BarProps) {
 }
 
 interface Piece {
-  readonly product: number;
+  readonly name: string;
+  readonly shade: number;
   readonly length: number;
   /** True for what lies beyond what there is. */
   readonly isBeyond: boolean;
@@ -125,13 +132,13 @@ interface Piece {
 
 /** The shares end to end, each cut where what there is ends. */
 function piecesOf(shares: Resource['shares'], there: number): Piece[] {
-  return shares.flatMap(({ product, amount }, index) => {
+  return shares.flatMap(({ name, shade, amount }, index) => {
     const from = shares.slice(0, index).reduce((so, share) => so + share.amount, 0);
     const within = Math.max(0, Math.min(amount, there - from));
     const beyond = amount - within;
     return [
-      { product, length: within, isBeyond: false },
-      ...(beyond > 1e-9 * there ? [{ product, length: beyond, isBeyond: true }] : []),
+      { name, shade, length: within, isBeyond: false },
+      ...(beyond > 1e-9 * there ? [{ name, shade, length: beyond, isBeyond: true }] : []),
     ];
   });
 }

@@ -190,6 +190,7 @@ export function resourceColumns(
     { ...figure('available', 'Available'), withUnit: true },
     field('available', 'Available, typed'),
     { ...field('countsOnOrder', 'With what is on order'), applies: (row) => row?.materialId != null },
+    { ...field('madeWhenShort', 'Made when it runs out'), applies: (row) => row?.componentId != null },
     field('extra'),
     field('extraPrice', `Price of extra, ${currency}`),
     figure('normalPrice', `Normal price, ${currency}`),

@@ -1,6 +1,8 @@
 import type { Calculation } from '../../sheet/index.js';
 import { mixAgainst, mixPlansApart } from './mix-against.js';
-import { mixOutcome, mixResourceOutcome, mixTotalOutcome } from './mix-outcome.js';
+import { mixComponentUse } from './mix-component.js';
+import { mixOutcome, mixTotalOutcome } from './mix-outcome.js';
+import { mixResourceOutcome } from './mix-resource-outcome.js';
 import { mixPeriod } from './mix-period.js';
 import { mixProductTerms } from './mix-product.js';
 import { mixFactoryCost, mixRanking } from './mix-ranking.js';
@@ -10,14 +12,10 @@ import { mixUse } from './mix-use.js';
 export { mixAgainst, mixPlansApart } from './mix-against.js';
 export { feasibleArea } from './feasible-area.js';
 export { mixModel, type MixModel, type ModelProduct, type ModelResource } from './mix-model.js';
-export {
-  mixOutcome,
-  mixResourceOutcome,
-  mixTotalOutcome,
-  productsOfMix,
-  resourcesOfMix,
-  withQuantities,
-} from './mix-outcome.js';
+export { madeResources, mixComponentUse } from './mix-component.js';
+export { mixOutcome, mixTotalOutcome } from './mix-outcome.js';
+export { productsOfMix, resourcesOfMix, withQuantities } from './mix-quantities.js';
+export { mixResourceOutcome } from './mix-resource-outcome.js';
 export { mixProductTerms, type MixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 export { mixRanking } from './mix-ranking.js';
 export { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
@@ -33,6 +31,7 @@ export const MIX_CALCULATIONS: readonly Calculation<unknown>[] = [
   mixProductTerms,
   mixResourceTerms,
   mixUse,
+  mixComponentUse,
   mixFactoryCost,
   mixRanking,
   mixOutcome,

@@ -1,7 +1,9 @@
 import type { MixGoal, MixTotalMeasure, MixTotalRule, MixTotalSide } from '@nuvar/book';
 import type { Figure, Gap } from '../../figure/index.js';
 import type { Calculation, Sheet } from '../../sheet/index.js';
-import { fixedCostsOfMix, mixTotalOutcome, resourcesOfMix } from './mix-outcome.js';
+import { madeResources, mixComponentUse } from './mix-component.js';
+import { fixedCostsOfMix, mixTotalOutcome } from './mix-outcome.js';
+import { resourcesOfMix } from './mix-quantities.js';
 import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
@@ -37,6 +39,14 @@ export interface ModelResource {
   readonly premium: number;
   /** What the contributions hold for a unit of it; zero where nothing. */
   readonly normalPrice: number;
+  /** Of a component: what making one beyond its stock takes of other resources; null for what is not made. */
+  readonly making: readonly ModelMaking[] | null;
+}
+
+/** What making one of a component takes of a resource. */
+export interface ModelMaking {
+  readonly resource: number;
+  readonly perUnit: number;
 }
 
 export interface ModelUse {
@@ -181,7 +191,7 @@ export const mixModel: Calculation<MixModelOfPlan> = {
     isKnown(lackingOf([fixed]));
     const products = modelProducts(sheet, planId, isKnown);
     const uses = products.map(({ id }) => sheet.read(modelLineUses, id));
-    const resources = modelResources(sheet, planId, goal, uses.flat(), isKnown);
+    const resources = withMaking(sheet, planId, modelResources(sheet, planId, goal, uses.flat(), isKnown), isKnown);
     const placeOf = new Map(resources.map(({ id }, at) => [id, at]));
     return {
       model: {
@@ -205,6 +215,27 @@ export const mixModel: Calculation<MixModelOfPlan> = {
     };
   },
 };
+
+/** The resources, with what making components takes of the others. One of which that is not known is left as a limit. */
+function withMaking(
+  sheet: Sheet,
+  planId: string,
+  resources: readonly ModelResource[],
+  isKnown: IsKnown,
+): ModelResource[] {
+  const made = new Set(madeResources(sheet, planId).map(({ id }) => id));
+  if (made.size === 0) return [...resources];
+  return resources.map((resource): ModelResource => {
+    if (!made.has(resource.id)) return resource;
+    const uses = resources.map((other, at) =>
+      other.id === resource.id ? null : { at, ...sheet.read(mixComponentUse, `${resource.id}@${other.id}`) },
+    );
+    const there = uses.filter((use) => use !== null);
+    if (!isKnown(there.flatMap(({ perUnit }) => lackingOf([perUnit])))) return resource;
+    const making = there.map(({ at, perUnit }) => ({ resource: at, perUnit: plain(perUnit) }));
+    return { ...resource, extra: 0, premium: 0, making: making.filter(({ perUnit }) => perUnit > 0) };
+  });
+}
 
 type IsKnown = (gaps: readonly Gap[]) => boolean;
 
@@ -247,6 +278,7 @@ function modelResources(
         extra: plain(extra),
         normalPrice: plain(normalPrice),
         premium: countsMoney(goal) ? plain(premium) : 0,
+        making: null,
       },
     ];
   });

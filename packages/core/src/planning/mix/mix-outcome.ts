@@ -1,61 +1,24 @@
-import { isDecimalText, type MixTotalSide, type RowOf } from '@nuvar/book';
+import { type MixTotalSide, type RowOf } from '@nuvar/book';
 import {
   choice,
   constant,
   difference,
   type Figure,
-  largest,
   missing,
   multiplied,
   ofMissingRow,
   percentOf,
-  smallest,
   sum,
 } from '../../figure/index.js';
-import { isPositive } from '../../number/index.js';
-import { PERCENT, unit } from '../../quantity/index.js';
+import { PERCENT } from '../../quantity/index.js';
 import { type Calculation, money, OUTPUT, type Sheet, WHOLE_BOOK } from '../../sheet/index.js';
 import { periodCosts } from '../period-costs.js';
 import { planningGap } from '../gaps.js';
 import { mixPeriod } from './mix-period.js';
-import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
-import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
-import { mixUse } from './mix-use.js';
+import { mixProductTerms } from './mix-product.js';
+import { askedOf, isMade, productsOfMix, quantitiesOf, resourcesOfMix, withQuantities } from './mix-quantities.js';
+import { mixResourceOutcome } from './mix-resource-outcome.js';
 import { headsMade } from './set-up-head.js';
-
-/** The products of a mix plan in their order. */
-export const productsOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixProduct'>[] =>
-  sheet.rowsOf('mixProduct', 'planId', planId);
-
-/** The resources of a mix plan in their order. */
-export const resourcesOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixResource'>[] =>
-  sheet.rowsOf('mixResource', 'planId', planId);
-
-/** The id of an outcome under other quantities than those typed: one for each product of the plan, in their order. */
-export const withQuantities = (id: string, quantities: readonly string[] | null): string =>
-  quantities === null ? id : `${id}@${quantities.join('|')}`;
-
-/** An id such as "plan" or "plan@12|30.5|0". */
-function askedOf(id: string): { readonly of: string; readonly quantities: readonly string[] | null } {
-  const [of = '', stated] = id.split('@');
-  return { of, quantities: stated === undefined ? null : stated.split('|') };
-}
-
-/** How much is made of each product: as typed, or as asked for. */
-function quantitiesOf(sheet: Sheet, planId: string, asked: readonly string[] | null): readonly Figure[] {
-  return productsOfMix(sheet, planId).map((row, index) => {
-    const leaf = { name: 'Quantity', subject: nameInMix(sheet, row), unit: outputInMix(sheet, row) };
-    if (asked === null) return sheet.input('mixProduct', row, 'quantity', leaf);
-    const amount = asked[index] ?? '0';
-    return choice(
-      leaf,
-      constant('Quantity', isDecimalText(amount) ? amount : '0', leaf.unit, 'as asked for'),
-      'another mix',
-    );
-  });
-}
-
-const isMade = ({ amount }: Figure) => amount !== null && isPositive(amount);
 
 /** What a mix brings in all, whatever its goal is. */
 export interface MixOutcome {
@@ -154,79 +117,6 @@ const A_UNIT = (of: Figure['unit']) => constant('Counted as', '1', OUTPUT.per(of
 /** Units of any product, counted together. */
 const plain = (quantity: Figure): Figure =>
   multiplied({ name: 'Units', subject: quantity.subject }, quantity, A_UNIT(quantity.unit));
-
-/** What a mix takes of a resource. */
-export interface MixResourceOutcome {
-  readonly used: Figure;
-  /** Available, with the extra that is used, less used; below zero where it runs short with all extra. */
-  readonly left: Figure;
-  /** Of what is over, what is had as extra; null where there is none to be had. */
-  readonly extraUsed: Figure | null;
-  readonly extraCost: Figure | null;
-  /** What there is not, extra counted; zero where it suffices. */
-  readonly short: Figure;
-}
-
-/**
- * What a mix takes of a resource = sum of quantity x use per unit, and the use of the set-ups of all that is made; the id is that
- * of the resource, or "resource@12|30|0". Extra used = what is over, at most the extra there is; where extra is cheaper than the
- * normal price, what is used, at most that. Its cost = that x the premium.
- */
-export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
-  name: 'mixResourceUsed',
-  meanings: {
-    used: 'How much of the resource this mix takes.',
-    left: 'How much is left of what there is, with the extra that is used; below zero where it runs short.',
-    extraUsed: 'How much of the extra this mix takes.',
-    extraCost: 'What that extra costs above its normal price.',
-    short: 'How much this mix lacks, with all extra.',
-  },
-  work(sheet, id) {
-    const { of: resourceId, quantities: asked } = askedOf(id);
-    const row = sheet.row('mixResource', resourceId);
-    if (row === undefined) {
-      const figure = ofMissingRow({ name: 'Used', unit: unit('each') }, 'a mix plan');
-      return { used: figure, left: figure, extraUsed: null, extraCost: null, short: figure };
-    }
-    const subject = nameOfResource(sheet, row);
-    const counted = unitOfMixResource(sheet, row);
-    const made = quantitiesOf(sheet, row.planId, asked);
-    const products = productsOfMix(sheet, row.planId);
-    const areMade = headsMade(sheet, products, (index) => isMade(made[index] as Figure));
-    const takes = products.flatMap((product, index) => {
-      const quantity = made[index] as Figure;
-      const { perUnit, forSetUp } = sheet.read(mixUse, `${product.id}@${row.id}`);
-      const called = { name: 'Used', subject: quantity.subject };
-      const isTaken = isMade(quantity) && perUnit.amount?.isZero() !== true;
-      const taken = isTaken ? [multiplied(called, quantity, perUnit)] : [];
-      return forSetUp === null || !areMade.has(product.id) ? taken : [...taken, forSetUp];
-    });
-    const used = sum({ name: 'Used', subject }, counted, takes);
-    const { available, extra, premium } = sheet.read(mixResourceTerms, row.id);
-    const nothing = constant('Nothing', '0', counted, 'definition');
-    const atLeastNothing = (name: string, of: Figure) =>
-      largest({ name, subject }, [of, nothing], 'never less than nothing');
-    const over = atLeastNothing('Over', difference({ name: 'Used above what there is', subject }, used, available));
-    const left = (there: Figure) => difference({ name: 'Left', subject }, there, used);
-    if (extra === null || premium === null)
-      return { used, left: left(available), extraUsed: null, extraCost: null, short: over };
-    const isCheaper = premium.amount !== null && premium.amount.isNegative() && !premium.amount.isZero();
-    const extraUsed = isCheaper
-      ? smallest(
-          { name: 'Extra used', subject },
-          [used, extra],
-          'used first, since it is cheaper than the normal price',
-        )
-      : smallest({ name: 'Extra used', subject }, [over, extra], 'at most what can be had');
-    return {
-      used,
-      extraUsed,
-      left: left(sum({ name: 'Available with extra', subject }, counted, [available, extraUsed])),
-      extraCost: multiplied({ name: 'Cost of extra', subject }, extraUsed, premium),
-      short: atLeastNothing('Short', difference({ name: 'Lacking', subject }, over, extra)),
-    };
-  },
-};
 
 /** What a total comes to, and what it is held against. */
 export interface MixTotalOutcome {

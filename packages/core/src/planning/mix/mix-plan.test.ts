@@ -6,7 +6,7 @@ import { decimal } from '../../number/index.js';
 import { amount, demoRows, evaluated, rowsOf, workshop, type WorkshopFields } from '../../testing/evaluated.js';
 import { quantitiesOfPlan, VIEWS } from '../../views/index.js';
 import { readMixTable } from './mix-table.js';
-import { solveMix } from './solver/index.js';
+import { rankedMixes, solveMix } from './solver/index.js';
 import { loadSolver } from './highs/index.js';
 
 let highs: Highs;
@@ -231,6 +231,72 @@ describe('a mix plan', () => {
     expect(VIEWS.mixVolumes(evaluation, ids.plan)).toEqual([
       { productId: product, channelId: channel, share: '100', now: '100', unitsPerMonth: '40' },
     ]);
+  });
+});
+
+describe('a component that runs short', () => {
+  /** A pot takes a lid and half an hour; a lid takes half an hour; lids are there, and hours. */
+  const pots = (lids: string, hours: string, more: { readonly lid?: Fields; readonly sold?: boolean } = {}) => {
+    const ids = { plan: '', lids: '', hours: '' };
+    const { rows } = workshop({
+      more: (book) => {
+        const gradeId = book.add('labourGrade', { name: 'Potter', wagePerHour: '20' });
+        const lid = book.add('product', { name: 'Lid', outputUnit: 'each' });
+        const pot = book.add('product', { name: 'Pot', outputUnit: 'each' });
+        for (const productId of [lid, pot])
+          book.add('labourStep', { productId, name: 'Throw', gradeId, timeBasis: 'minutes per unit', time: '30' });
+        book.add('billLine', { productId: pot, componentId: lid, quantity: '1', unit: 'each' });
+        ids.plan = book.add('mixPlan', { name: 'Pots' });
+        const product = (productId: string, contribution: string) =>
+          book.add('mixProduct', { planId: ids.plan, productId, contribution, countedIn: 'whole units' });
+        product(pot, '10');
+        if (more.sold) product(lid, '30');
+        ids.hours = book.add('mixResource', { planId: ids.plan, gradeId, available: hours });
+        ids.lids = book.add('mixResource', { planId: ids.plan, componentId: lid, available: lids, ...more.lid });
+      },
+    });
+    const evaluation = evaluated(rows);
+    const { model } = VIEWS.mixModel(evaluation, ids.plan);
+    const { quantities } = solveMix(highs, model);
+    const asked = quantitiesOfPlan(VIEWS.mix(evaluation, ids.plan).products, model, quantities);
+    const { resources, fits } = VIEWS.mixOutcome(evaluation, `${ids.plan}@${asked.join('|')}`);
+    const [ofHours, ofLids] = resources.map(({ used, made }) => [used.amount, made?.amount ?? null]);
+    return { quantities, ofHours, ofLids, fits, ranked: rankedMixes(model)[0]?.quantities };
+  };
+
+  it('is taken from its stock before its hours are charged: 40 lids there and 20 h make 40 pots', () => {
+    expect(pots('40', '20')).toEqual({
+      quantities: [40],
+      ofHours: ['20', null],
+      ofLids: ['40', '0'],
+      fits: true,
+      ranked: [40],
+    });
+    // 5 lids beyond the stock take 2.5 h, and 45 pots 22.5.
+    expect(pots('40', '25')).toEqual({
+      quantities: [45],
+      ofHours: ['25', null],
+      ofLids: ['45', '5'],
+      fits: true,
+      ranked: [45],
+    });
+  });
+
+  it('is a limit where no more of it is made', () => {
+    expect(pots('40', '25', { lid: { madeWhenShort: false } })).toMatchObject({
+      quantities: [40],
+      ofHours: ['20', null],
+    });
+  });
+
+  it('sold by itself is taken from the same stock', () => {
+    // A lid sold leaves 30: 40 of the stock, and 40 more in 20 h; no pot is worth as much.
+    expect(pots('40', '20', { sold: true })).toMatchObject({
+      quantities: [0, 80],
+      ofHours: ['20', null],
+      ofLids: ['80', '40'],
+      fits: true,
+    });
   });
 });
 

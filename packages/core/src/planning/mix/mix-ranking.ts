@@ -2,7 +2,7 @@ import { difference, type Figure, multiplied, ofMissingRow, quotient, sum } from
 import { committedCost, productCost } from '../../production/index.js';
 import { unit } from '../../quantity/index.js';
 import { type Calculation, money, WHOLE_BOOK } from '../../sheet/index.js';
-import { productsOfMix } from './mix-outcome.js';
+import { productsOfMix } from './mix-quantities.js';
 import { mixPeriod } from './mix-period.js';
 import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';

@@ -1,9 +1,10 @@
 import type { RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, multiplied, ofMissingRow, quotient, sum } from '../../figure/index.js';
-import { batch, type ResourceUse, resourceUse } from '../../production/index.js';
+import { batch, type ResourceUse } from '../../production/index.js';
 import { type Unit, unit } from '../../quantity/index.js';
 import { BATCH, type Calculation, type Sheet } from '../../sheet/index.js';
 import { nameInMix, outputInMix } from './mix-product.js';
+import { componentsOfMix, useByBook } from './mix-component.js';
 import { setUpHead } from './set-up-head.js';
 import { nameOfResource, sourceOfResource, unitOfMixResource } from './mix-resource.js';
 
@@ -18,7 +19,8 @@ const ONE_BATCH = constant('Set-ups', '1', BATCH, 'once in the plan');
 
 /**
  * What a unit of a product takes of a resource, and what its set-up takes once; the id is "product@resource", each by its row in
- * the mix plan. As typed, else by its bill and steps, components included; nothing where neither says so. Where the set-up comes
+ * the mix plan. As typed, else by its bill and steps, components included but for those that are resources of the plan: these have
+ * a stock of their own, of which their own sales are taken too. Nothing where neither says so. Where the set-up comes
  * once in the plan, its hours are taken out of those of a unit.
  */
 export const mixUse: Calculation<MixUse> = {
@@ -34,14 +36,13 @@ export const mixUse: Calculation<MixUse> = {
     if (row === undefined || resource === undefined)
       return { perUnit: ofMissingRow({ name: 'Per unit', unit: unit('h') }, 'a mix plan'), forSetUp: null };
     const subject = `${nameInMix(sheet, row)}, ${nameOfResource(sheet, resource)}`;
-    const source = sourceOfResource(resource);
     const between: Between = {
       row,
       head: sheet.row('mixProduct', setUpHead(sheet, row)) ?? row,
       subject,
       counted: unitOfMixResource(sheet, resource),
       typed: sheet.rowsOf('mixUse', 'mixProductId', row.id).find((each) => each.resourceId === resource.id),
-      byBook: row.productId === null || source === null ? null : sheet.read(resourceUse, `${row.productId}@${source}`),
+      byBook: bookUse(sheet, row, resource),
     };
     return { perUnit: perUnitOf(sheet, between), forSetUp: forSetUpOf(sheet, between) };
   },
@@ -56,6 +57,19 @@ interface Between {
   readonly counted: Unit;
   readonly typed: RowOf<'mixUse'> | undefined;
   readonly byBook: ResourceUse | null;
+}
+
+/** What the book says; null where it says nothing. A component that is a resource of the plan is taken from its stock. */
+function bookUse(
+  sheet: Sheet,
+  { productId, planId }: RowOf<'mixProduct'>,
+  resource: RowOf<'mixResource'>,
+): ResourceUse | null {
+  if (productId === null || sourceOfResource(resource) === null) return null;
+  if (!componentsOfMix(sheet, planId).includes(productId)) return useByBook(sheet, productId, resource);
+  const isItself = resource.componentId === productId;
+  const per = unitOfMixResource(sheet, resource).per(unitOfMixResource(sheet, resource));
+  return { perUnit: constant('Taken from its stock', isItself ? '1' : '0', per, 'sold as it is'), ofSetUp: null };
 }
 
 /** What a set-up takes of the resource, where it comes once in the plan. */

@@ -2,7 +2,7 @@ import { type Decimal, decimal, HUNDRED, ZERO } from '../../number/index.js';
 import { plannedSales } from '../../production/index.js';
 import type { Sheet } from '../../sheet/index.js';
 import { mixPeriod } from './mix-period.js';
-import { productsOfMix } from './mix-outcome.js';
+import { productsOfMix } from './mix-quantities.js';
 
 /** What a mix makes the planned volume of a product in a channel. */
 export interface MixVolume {

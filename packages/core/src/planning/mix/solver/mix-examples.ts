@@ -42,6 +42,7 @@ export function exampleModel(
       extra: 0,
       premium: 0,
       normalPrice: 0,
+      making: null,
       ...resource,
     })),
     uses: products.flatMap(({ uses, setUpUses = [] }, product) =>

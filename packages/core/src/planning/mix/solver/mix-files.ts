@@ -55,6 +55,7 @@ const COLUMN_WORDS = {
   quantity: ['x', 'quantity of'],
   made: ['y', 'one where any is made of'],
   extra: ['e', 'extra used of'],
+  component: ['m', 'made beyond the stock of'],
 } as const;
 const ROW_WORDS = {
   resource: ['r', 'what there is of'],
@@ -70,7 +71,9 @@ function writtenProgram(model: MixModel, format: MixFileFormat): WrittenProgram 
     format === 'mps' ? `${letter}${number}` : [`${letter}${number}`, plainName(name)].filter(Boolean).join('_');
   const columns = program.columns.map((column, index): WrittenColumn => {
     const [letter, words] = COLUMN_WORDS[column.of];
-    const { name } = (column.of === 'extra' ? model.resources : model.products)[column.at] ?? { name: '' };
+    const { name } = (column.of === 'extra' || column.of === 'component' ? model.resources : model.products)[
+      column.at
+    ] ?? { name: '' };
     const steps = column.isWhole && column.step !== 1 ? ` in steps of ${column.step}:` : '';
     return {
       ...asPeopleCount(program, column),

@@ -3,7 +3,7 @@ import type { MixLimit } from './limits.js';
 
 /** What quantities of the products of a model take, and what they reach. Amounts are binary floats. */
 interface MixSums {
-  /** By resource: what is taken of it, with the set-ups of all that is made. */
+  /** By resource: what is taken of it, with the set-ups of all that is made, and of components that are made beyond their stock. */
   readonly taken: readonly number[];
   /** By total: what its terms come to. */
   readonly totals: readonly number[];
@@ -16,10 +16,11 @@ interface MixSums {
 export function mixSums(model: MixModel, quantities: readonly number[]): MixSums {
   const { products, resources, uses, totals, isLeast, fixed } = model;
   const made = headsMade(model, quantities);
-  const taken = resources.map(() => 0);
+  const direct = resources.map(() => 0);
   for (const { product, resource, perUnit, forSetUp } of uses)
-    taken[resource] =
-      (taken[resource] ?? 0) + perUnit * (quantities[product] ?? 0) + (made.has(product) ? forSetUp : 0);
+    direct[resource] =
+      (direct[resource] ?? 0) + perUnit * (quantities[product] ?? 0) + (made.has(product) ? forSetUp : 0);
+  const taken = withComponents(model, direct);
   const turn = isLeast ? 1 : -1;
   const ofProducts = products.reduce(
     (so, { gain, setUpCost }, at) => so + gain * (quantities[at] ?? 0) + (made.has(at) ? turn * setUpCost : 0),
@@ -32,6 +33,28 @@ export function mixSums(model: MixModel, quantities: readonly number[]): MixSums
     totals: totals.map(({ terms }) => terms.reduce((so, [product, by]) => so + by * (quantities[product] ?? 0), 0)),
     goal: ofProducts + turn * (ofExtra + fixed),
   };
+}
+
+/** What is made of a component: what is taken beyond its stock. Nothing of what is not made. */
+export const componentMade = ({ available, making }: ModelResource, taken: number): number =>
+  making === null ? 0 : Math.max(0, taken - available);
+
+/**
+ * What is taken of each resource with what making components beyond their stock takes, by what products take themselves. One may
+ * take another: they are gone through until nothing changes, at most as often as there are of them.
+ */
+export function withComponents({ resources }: MixModel, direct: readonly number[]): readonly number[] {
+  const components = resources.filter(({ making }) => making !== null).length;
+  let taken = direct;
+  for (let turn = 0; turn < components; turn += 1) {
+    const next = [...direct];
+    resources.forEach((resource, at) => {
+      const made = componentMade(resource, taken[at] ?? 0);
+      for (const { resource: of, perUnit } of resource.making ?? []) next[of] = (next[of] ?? 0) + made * perUnit;
+    });
+    taken = next;
+  }
+  return taken;
 }
 
 /** What of the extra is used: what is above the normal supply, or first of all where extra is cheaper than that. */
@@ -76,8 +99,8 @@ export function brokenLimits(model: MixModel, quantities: readonly number[]): Mi
       const isBroken = (rule !== 'at least' && isAbove(value, units)) || (rule !== 'at most' && isAbove(units, value));
       return isBroken ? [{ of: 'total', at }] : [];
     }),
-    ...model.resources.flatMap(({ available, extra }, at): MixLimit[] =>
-      isAbove(taken[at] ?? 0, available + extra) ? [{ of: 'resource', at }] : [],
+    ...model.resources.flatMap(({ available, extra, making }, at): MixLimit[] =>
+      making === null && isAbove(taken[at] ?? 0, available + extra) ? [{ of: 'resource', at }] : [],
     ),
   ];
 }

@@ -1,9 +1,9 @@
 import type { Highs, ModelData } from 'highs';
-import type { MixModel, ModelProduct, ModelResource, ModelTotal, ModelUse } from '../mix-model.js';
+import type { MixModel, ModelMaking, ModelProduct, ModelResource, ModelTotal, ModelUse } from '../mix-model.js';
 
-/** A variable of the program: how much of a product (in its steps), whether it is made at all, or how much extra is had. */
+/** A variable of the program: how much of a product (in its steps), whether it is made at all, how much extra is had, or how much of a component is made beyond its stock. */
 export interface ProgramColumn {
-  readonly of: 'quantity' | 'made' | 'extra';
+  readonly of: 'quantity' | 'made' | 'extra' | 'component';
   /** The place of the product or the resource in the model. */
   readonly at: number;
   /** What one of it adds to the goal, in parts of `worth`. */
@@ -56,12 +56,14 @@ export function mixProgram(model: MixModel): MixProgram {
     rows: [],
     quantities: [],
     mades: [],
+    components: [],
     bounds: boundsByProduct(model),
     takesForSetUp: new Set(model.uses.flatMap(({ product, forSetUp }) => (forSetUp > 0 ? [product] : []))),
   };
   model.products.forEach((product, at) => builder.quantities.push(addQuantity(builder, product, at)));
   const heads = model.products.map((product, at) => (product.setUpWith === at ? addMade(builder, product, at) : null));
   model.products.forEach(({ setUpWith }) => builder.mades.push(heads[setUpWith] ?? null));
+  model.resources.forEach((resource, at) => builder.components.push(addComponent(builder, resource, at)));
   const usesOf = groupedBy(model.uses, ({ resource }) => resource);
   model.resources.forEach((resource, at) => addResource(builder, resource, at, usesOf.get(at) ?? []));
   model.totals.forEach((total, at) => addTotal(builder, total, at));
@@ -100,6 +102,8 @@ interface Builder {
   readonly quantities: number[];
   /** The column that says whether it is made at all, shared by all lines of a product; null where that does not matter. */
   readonly mades: (number | null)[];
+  /** By resource: the column of what is made of a component beyond its stock; null where it is none, or is not made. */
+  readonly components: (number | null)[];
   /** How much of each product there can be at most. */
   readonly bounds: readonly number[];
   /** The products whose set-up takes something. */
@@ -177,8 +181,33 @@ function addResource(builder: Builder, resource: ModelResource, at: number, uses
   const had = extra > 0 ? [extraTerm(builder, resource, at)] : [];
   // Extra that is cheaper than the normal supply would be had without end, used or not: only what is used can be extra.
   const least = extra > 0 && premium < 0 ? 0 : Number.NEGATIVE_INFINITY;
-  addRow(builder, 'resource', at, [least, available], [...terms, ...had]);
+  addRow(builder, 'resource', at, [least, available], [...terms, ...had, ...componentTerms(builder, at)]);
 }
+
+/** What is made of a component beyond its stock: its cost is in the contributions. */
+function addComponent(builder: Builder, { making }: ModelResource, at: number): number | null {
+  if (making === null) return null;
+  const step = powerOfTwo(makeable(builder.model, making));
+  const upper = Number.POSITIVE_INFINITY;
+  return addColumn(builder, { of: 'component', at, step, isWhole: false, cost: 0, lower: 0, upper });
+}
+
+/** What components that are made add to a resource, of themselves, and take of it, of others. */
+const componentTerms = ({ components, columns, model }: Builder, at: number): Term[] =>
+  components.flatMap((column, component): Term[] => {
+    if (column === null) return [];
+    const { step } = columns[column] as ProgramColumn;
+    if (component === at) return [[column, -step]];
+    const use = model.resources[component]?.making?.find(({ resource }) => resource === at);
+    return use === undefined ? [] : [[column, use.perUnit * step]];
+  });
+
+/** How many of a component the resources suffice for at most. */
+const makeable = ({ resources }: MixModel, making: readonly ModelMaking[]): number =>
+  making.reduce((so, { resource, perUnit }) => {
+    const { available = 0, extra = 0, making: isMade = null } = resources[resource] ?? {};
+    return isMade === null ? Math.min(so, (available + extra) / perUnit) : so;
+  }, Number.POSITIVE_INFINITY);
 
 /** The extra that is used of a resource, as a term of a column of its own. */
 function extraTerm(builder: Builder, { extra, premium }: ModelResource, at: number): Term {
@@ -248,14 +277,16 @@ function groupedBy<Of>(all: readonly Of[], by: (one: Of) => number): ReadonlyMap
 }
 
 /** How much of each product its limits allow at most; infinite where nothing limits it. */
-export function limitsByProduct({ products, resources, uses, totals }: MixModel): number[] {
+export function limitsByProduct(model: MixModel): number[] {
+  const { products, resources, uses, totals } = model;
   const limits = products.map(({ most }) => most ?? Number.POSITIVE_INFINITY);
   const lower = (at: number, limit: number) => {
     limits[at] = Math.min(limits[at] ?? limit, limit);
   };
   for (const { product, resource, perUnit, forSetUp } of uses) {
-    const { available = 0, extra = 0 } = resources[resource] ?? {};
-    if (perUnit > 0) lower(product, Math.max(0, available + extra - forSetUp) / perUnit);
+    const { available = 0, extra = 0, making = null } = resources[resource] ?? {};
+    const made = making === null ? 0 : makeable(model, making);
+    if (perUnit > 0) lower(product, Math.max(0, available + extra + made - forSetUp) / perUnit);
   }
   // A total in which one product counts against another passes on what limits that one.
   const isPassedOn = totals.some(({ terms }) => terms.some(([, by]) => by < 0));

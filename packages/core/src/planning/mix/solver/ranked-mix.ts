@@ -1,6 +1,7 @@
 import type { MixModel, ModelProduct, ModelUse } from '../mix-model.js';
 import type { MixLimit } from './limits.js';
-import { brokenLimits, extraUsed, mixSums } from './mix-sums.js';
+import { brokenLimits, extraUsed, mixSums, withComponents } from './mix-sums.js';
+import { limitsByProduct } from './program.js';
 
 /** What comes of making first what brings most for each unit of one resource. */
 export interface RankedMix {
@@ -39,6 +40,10 @@ interface Plan {
   readonly usesOf: readonly (readonly ModelUse[])[];
   /** By the place of a head: what its set-up takes. */
   readonly setUpUsesOf: readonly (readonly ModelUse[])[];
+  /** True where components are made beyond their stock: then what a product takes depends on how much is made of all. */
+  readonly hasComponents: boolean;
+  /** By product: how much its limits allow by themselves. */
+  readonly limits: readonly number[];
   /** By product: the totals in which it counts, and how much one of it counts. */
   readonly totalsOf: readonly (readonly (readonly [total: number, by: number])[])[];
 }
@@ -46,12 +51,21 @@ interface Plan {
 function planOf(model: MixModel): Plan {
   const usesOf = model.products.map((): ModelUse[] => []);
   for (const use of model.uses) usesOf[use.product]?.push(use);
+  const limits = limitsByProduct(model);
+  const hasComponents = model.resources.some(({ making }) => making !== null);
   const totalsOf = model.products.map((): (readonly [number, number])[] => []);
   model.totals.forEach(({ terms }, total) => {
     for (const [product, by] of terms) if (by !== 0) totalsOf[product]?.push([total, by]);
   });
   const setUpUsesOf = usesOf.map((uses) => uses.filter(({ forSetUp }) => forSetUp > 0));
-  return { model, usesOf: usesOf.map((uses) => uses.filter(({ perUnit }) => perUnit > 0)), setUpUsesOf, totalsOf };
+  return {
+    model,
+    usesOf: usesOf.map((uses) => uses.filter(({ perUnit }) => perUnit > 0)),
+    setUpUsesOf,
+    totalsOf,
+    limits,
+    hasComponents,
+  };
 }
 
 /** A mix as it is put together. */
@@ -151,9 +165,9 @@ function make(making: Making, at: number, quantity: number): void {
 
 function take({ model, taken, ranOut }: Making, resource: number, more: number): void {
   addTo(taken, resource, more);
-  const { available = 0, extra = 0 } = model.resources[resource] ?? {};
+  const { available = 0, extra = 0, making: isMade = null } = model.resources[resource] ?? {};
   const there = available + extra;
-  const isOut = there > 0 && there - (taken[resource] ?? 0) <= 1e-9 * there;
+  const isOut = isMade === null && there > 0 && there - (taken[resource] ?? 0) <= 1e-9 * there;
   if (isOut && !ranOut.includes(resource)) ranOut.push(resource);
 }
 
@@ -177,13 +191,12 @@ function takes(making: Making, at: number, quantity: number): [resource: number,
 function gained(making: Making, at: number, quantity: number): number {
   const { products, resources } = making.model;
   const { gain, setUpWith } = products[at] as ModelProduct;
-  const more = new Map<number, number>();
-  for (const [resource, taken] of takes(making, at, quantity)) more.set(resource, (more.get(resource) ?? 0) + taken);
-  const extra = [...more].reduce((so, [of, taken]) => {
-    const [resource, before] = [resources[of], making.taken[of] ?? 0];
-    if (resource === undefined) return so;
-    return so + (extraUsed(resource, before + taken) - extraUsed(resource, before)) * resource.premium;
-  }, 0);
+  const [before, after] = [takenWith(making, at, 0), takenWith(making, at, quantity)];
+  const extra = resources.reduce(
+    (so, resource, of) =>
+      so + (extraUsed(resource, after[of] ?? 0) - extraUsed(resource, before[of] ?? 0)) * resource.premium,
+    0,
+  );
   return gain * quantity - (isSetUp(making, setUpWith) ? 0 : (products[setUpWith]?.setUpCost ?? 0)) - extra;
 }
 
@@ -197,6 +210,7 @@ function roomFor(making: Making, at: number, withExtra: boolean): number {
     const once = ofSetUp.find(({ resource }) => resource === of)?.forSetUp ?? 0;
     return available + (withExtra ? extra : 0) - (taken[of] ?? 0) - once;
   };
+  if (making.hasComponents) return roomWithComponents(making, at, withExtra);
   if (ofSetUp.some(({ resource }) => left(resource) < 0)) return 0;
   let room = most === null ? Number.POSITIVE_INFINITY : most - (quantities[at] ?? 0);
   for (const { resource, perUnit } of making.usesOf[at] ?? []) {
@@ -205,6 +219,37 @@ function roomFor(making: Making, at: number, withExtra: boolean): number {
   }
   for (const byTotal of roomsOfTotals(making, at)) room = Math.min(room, byTotal);
   return Number.isFinite(room) ? Math.max(0, room) : 0;
+}
+
+const HALVINGS = 60;
+
+/** The same where components are made beyond their stock: found by halving, since what a unit takes rises where a stock ends. */
+function roomWithComponents(making: Making, at: number, withExtra: boolean): number {
+  const { model, quantities, limits } = making;
+  const own = (limits[at] ?? 0) - (quantities[at] ?? 0);
+  const most = Math.min(own, ...roomsOfTotals(making, at));
+  const fits = (amount: number) =>
+    takenWith(making, at, amount).every((taken, of) => {
+      const { available = 0, extra = 0, making: isMade = null } = model.resources[of] ?? {};
+      const there = available + (withExtra ? extra : 0);
+      return isMade !== null || taken <= there + 1e-9 * Math.max(1, there);
+    });
+  if (!(most > 0) || !Number.isFinite(most)) return 0;
+  if (fits(most)) return most;
+  let [low, high] = [0, most];
+  for (let turn = 0; turn < HALVINGS; turn += 1) {
+    const middle = (low + high) / 2;
+    if (fits(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** What is taken of each resource with so much more of a product, components made beyond their stock included. */
+function takenWith(making: Making, at: number, amount: number): readonly number[] {
+  const direct = [...making.taken];
+  if (amount > 0) for (const [resource, more] of takes(making, at, amount)) addTo(direct, resource, more);
+  return withComponents(making.model, direct);
 }
 
 /** How much more of a product each of its totals allows. */

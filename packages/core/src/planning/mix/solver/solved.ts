@@ -1,6 +1,6 @@
 import type { Highs, Model } from 'highs';
 import type { ModelResource } from '../mix-model.js';
-import { extraUsed, mixSums } from './mix-sums.js';
+import { componentMade, extraUsed, mixSums } from './mix-sums.js';
 import type { MixProgram, ProgramColumn } from './program.js';
 
 /** How a search ended. */
@@ -122,7 +122,9 @@ export function valuesOf({ model, columns }: MixProgram, quantities: readonly nu
   const valueOf = ({ of, at, step }: ProgramColumn): number => {
     if (of === 'quantity') return (quantities[at] ?? 0) / step;
     if (of === 'made') return made.has(at) ? 1 : 0;
-    return extraUsed(model.resources[at] as ModelResource, taken[at] ?? 0) / step;
+    const resource = model.resources[at] as ModelResource;
+    const value = of === 'component' ? componentMade : extraUsed;
+    return value(resource, taken[at] ?? 0) / step;
   };
   const values = columns.map(valueOf);
   const fits = columns.every(({ lower, upper, isWhole }, index) => {
