@@ -249,6 +249,18 @@ const RAISED: readonly (readonly [code: string, fields: WorkshopFields, look?: L
     (evaluation) => VIEWS.mix(evaluation, first(evaluation, 'mixPlan')),
   ],
   [
+    'no-mix-cost',
+    {
+      more: (book) =>
+        void book.add('mixProduct', {
+          planId: book.add('mixPlan', { name: 'Week', goal: 'least cost' }),
+          name: 'Thing',
+          contribution: '5',
+        }),
+    },
+    (evaluation) => VIEWS.mix(evaluation, first(evaluation, 'mixPlan')),
+  ],
+  [
     'no-mix-total',
     { more: (book) => void book.add('mixTotal', { planId: book.add('mixPlan', { name: 'Week' }), name: 'All' }) },
     (evaluation) => VIEWS.mix(evaluation, first(evaluation, 'mixPlan')),

@@ -10,6 +10,7 @@ export const PLANNING_GAPS = defineGaps({
     'no-mix-contribution': 'what does a unit of {subject} leave? Choose a channel, or type its contribution',
     'no-mix-price': '{subject} has no price in {channel}',
     'no-mix-revenue': 'what does a unit of {subject} bring? Choose a channel, or type its net revenue',
+    'no-mix-cost': 'what does a unit of {subject} cost? Type its variable cost',
     'no-mix-supply': 'how much of {subject} is there in the period of the plan?',
     'no-extra-price': 'what does extra {subject} cost?',
     'no-decision-cost': 'how much is "{subject}" a month?',

@@ -91,6 +91,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   mix: 'mixPlan',
   mixModel: 'mixPlan',
   mixOutcome: 'mixPlan',
+  mixBeside: 'mixPlan',
   mixUse: 'mixProduct',
   mixApart: 'mixPlan',
   mixVolumes: 'mixPlan',
@@ -117,6 +118,7 @@ const askedAs = (name: ViewName, id: string, first: string, { sheet }: Evaluatio
   if (name === 'bottleneck') return `${id}@paid`;
   if (name === 'driverUse') return `${id}@batches`;
   if (name === 'mixOutcome') return `${id}@1|2|0|0.5`;
+  if (name === 'mixBeside') return `${id}@1|2|0|0.5@0|1|1|2`;
   if (name === 'mixApart') return `${id}@${first}`;
   if (name === 'mixUse') return `${id}@${sheet.all('mixResource')[0]?.id ?? ''}`;
   if (name === 'profit') return '2026-12-01';

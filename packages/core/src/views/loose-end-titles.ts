@@ -35,6 +35,7 @@ export const LOOSE_END_TITLES: Readonly<Record<string, string>> = {
   'no-mix-contribution': 'Products of a mix plan without a contribution',
   'no-mix-price': 'Products of a mix plan without a price in their channel',
   'no-mix-revenue': 'Products of a mix plan without a revenue',
+  'no-mix-cost': 'Products of a mix plan without a cost',
   'no-mix-supply': 'Resources of a mix plan of which it is not said how much there is',
   'no-extra-price': 'Extra in a mix plan without a price',
   'no-mix-total': 'Totals of a mix plan without a limit',

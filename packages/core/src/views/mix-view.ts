@@ -4,6 +4,7 @@ import { compared, decimal, type Decimal, HUNDRED, isPositive, ZERO } from '../n
 import {
   limitsByProduct,
   mixAgainst,
+  mixBeside,
   type MixModel,
   mixModel,
   mixPlansApart,
@@ -223,6 +224,10 @@ function movedBetween(all: readonly { readonly name: string; readonly by: Decima
     .sort((one, other) => compared(other.by.abs(), one.by.abs()))
     .map(({ name, by }) => ({ name, by: by.toFixed() }));
 }
+
+/** What one mix of a plan reaches above another; the id is "plan@12|30|0@10|30|0". */
+export const mixBesideView = (evaluation: Evaluation, id: string): FigureView =>
+  shown(evaluation, mixBeside, id, 'gained');
 
 /** What one plan leaves above another; the id is "plan@other". */
 export const mixApartView = (evaluation: Evaluation, id: string): FigureView =>

@@ -41,7 +41,7 @@ import { jointView } from './joint-view.js';
 import { droppedView, methodEffectView } from './method-effect-view.js';
 import { methodsView } from './methods-view.js';
 import { mixRankingView, mixUseView } from './mix-ranking-view.js';
-import { mixApartView, mixModelView, mixOutcomeView, mixView } from './mix-view.js';
+import { mixApartView, mixBesideView, mixModelView, mixOutcomeView, mixView } from './mix-view.js';
 import { neededMaterialsView } from './needed-materials-view.js';
 import { numberedView } from './numbered-workings.js';
 import { overheadView } from './overhead-view.js';
@@ -158,6 +158,7 @@ export const VIEWS = {
   mixModel: (evaluation: Evaluation, id: string) => mixModelView(evaluation, id),
   mixOutcome: (evaluation: Evaluation, id: string) => mixOutcomeView(evaluation, id),
   mixVolumes: (evaluation: Evaluation, id: string) => mixVolumes(evaluation.sheet, id),
+  mixBeside: (evaluation: Evaluation, id: string) => mixBesideView(evaluation, id),
   mixApart: (evaluation: Evaluation, id: string) => mixApartView(evaluation, id),
   mixRanking: (evaluation: Evaluation, id: string) => mixRankingView(evaluation, id),
   mixUse: (evaluation: Evaluation, id: string) => mixUseView(evaluation, id),

@@ -4,12 +4,14 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAddress } from '../../book/place.js';
 import { useEdit, useMayEdit } from '../../book/use-book.js';
+import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { shapeOf, triedQuantities } from './best-quantities.js';
 import { Contradiction } from './contradiction.js';
 import { quantitiesTo, savedAs } from './mix-changes.js';
 import { TakeOver } from './take-over.js';
 import type { MixSearch, MixSearching } from './use-mix-search.js';
+import { useLastFitted } from './use-last-fitted.js';
 import { useMixWriting } from './use-mix-writing.js';
 
 interface MixAnswerProps {
@@ -135,6 +137,7 @@ interface OutcomeProps extends Pick<MixAnswerProps, 'plan' | 'view' | 'best' | '
 /** What was found, in words: the goal, what changes against the mix by hand, and how the search ended. */
 function Outcome({ plan, view, search: { findings }, best, outcome }: OutcomeProps) {
   const writing = useMixWriting();
+  const lastFitted = useLastFitted(plan.id, view);
   if (findings === null) return null;
   const { answer, model: solved } = findings;
   const end = endWords(answer, solved, writing);
@@ -160,17 +163,32 @@ function Outcome({ plan, view, search: { findings }, best, outcome }: OutcomePro
         ) : (
           <>Against the mix tried by hand: {differenceWords(outcome, writing)}. </>
         )}
-        {outcome.moved.length > 0 &&
-          outcome.gained !== null &&
-          (view.fits ? (
-            <>
-              That changes the goal by <Amount figure={outcome.gained} digits={digits} />.
-            </>
-          ) : (
-            'The mix tried by hand does not fit, so the two cannot be compared in money.'
-          ))}
+        {outcome.moved.length > 0 && outcome.gained !== null && (
+          <>
+            That changes the goal by <Amount figure={outcome.gained} digits={digits} />
+            {view.fits ? '.' : ' against a mix that does not fit.'}
+          </>
+        )}
+        {lastFitted !== null && (
+          <>
+            {' '}
+            Against the last mix that fitted it changes the goal by{' '}
+            <LastFitted planId={plan.id} best={best} fitted={lastFitted} />.
+          </>
+        )}
       </p>
       {end !== '' && <p>{end}</p>}
     </>
   );
+}
+
+interface LastFittedProps {
+  readonly planId: string;
+  readonly best: readonly string[];
+  readonly fitted: readonly string[];
+}
+
+/** What the best mix gains on the last one tried that fitted. */
+function LastFitted({ planId, best, fitted }: LastFittedProps) {
+  return <Amount figure={useView('mixBeside', `${planId}@${best.join('|')}@${fitted.join('|')}`)} digits={2} />;
 }

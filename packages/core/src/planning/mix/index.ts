@@ -1,5 +1,5 @@
 import type { Calculation } from '../../sheet/index.js';
-import { mixAgainst, mixPlansApart } from './mix-against.js';
+import { mixAgainst, mixBeside, mixPlansApart } from './mix-against.js';
 import { mixComponentUse } from './mix-component.js';
 import { mixOutcome, mixTotalOutcome } from './mix-outcome.js';
 import { mixResourceOutcome } from './mix-resource-outcome.js';
@@ -9,7 +9,7 @@ import { mixFactoryCost, mixRanking } from './mix-ranking.js';
 import { mixResourceTerms } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
 
-export { mixAgainst, mixPlansApart } from './mix-against.js';
+export { mixAgainst, mixBeside, mixPlansApart } from './mix-against.js';
 export { feasibleArea } from './feasible-area.js';
 export { mixModel, type MixModel, type ModelProduct, type ModelResource } from './mix-model.js';
 export { madeResources, mixComponentUse } from './mix-component.js';
@@ -38,5 +38,6 @@ export const MIX_CALCULATIONS: readonly Calculation<unknown>[] = [
   mixResourceOutcome,
   mixTotalOutcome,
   mixAgainst,
+  mixBeside,
   mixPlansApart,
 ];

@@ -1,6 +1,7 @@
 import { difference, type Figure } from '../../figure/index.js';
 import type { Calculation } from '../../sheet/index.js';
 import { mixOutcome } from './mix-outcome.js';
+import { withQuantities } from './mix-quantities.js';
 
 /** How far one mix is from another. */
 export interface MixAgainst {
@@ -22,6 +23,17 @@ export const mixAgainst: Calculation<MixAgainst> = {
     const then = sheet.read(mixOutcome, id).goal;
     const now = sheet.read(mixOutcome, planId).goal;
     return { gained: difference('Gained', then, now), ahead: difference('Ahead', now, then) };
+  },
+};
+
+/** What one mix of a plan reaches of its goal above another one; the id is "plan@12|30|0@10|30|0". */
+export const mixBeside: Calculation<{ readonly gained: Figure }> = {
+  name: 'mixBeside',
+  meanings: { gained: 'What these quantities reach of the goal above the others.' },
+  work(sheet, id) {
+    const [planId = '', quantities = '', others = ''] = id.split('@');
+    const goalOf = (asked: string) => sheet.read(mixOutcome, withQuantities(planId, asked.split('|'))).goal;
+    return { gained: difference('Gained', goalOf(quantities), goalOf(others)) };
   },
 };
 

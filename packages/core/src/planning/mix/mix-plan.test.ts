@@ -234,6 +234,15 @@ describe('a mix plan', () => {
   });
 });
 
+it('costs a product without a price by what making it changes, and sets two mixes beside each other', () => {
+  const { ids, of, evaluation } = planned({ plan: { goal: 'least cost' }, product: { channelId: null, minimum: '3' } });
+  // 7.00 change with a unit: three have to be made.
+  expect(of(`mixProduct/${ids.product}/variableCost`)).toBe('7');
+  expect(VIEWS.mixModel(evaluation, ids.plan).gaps).toEqual([]);
+  expect(solveMix(highs, VIEWS.mixModel(evaluation, ids.plan).model)).toMatchObject({ goal: 21, quantities: [3] });
+  expect(VIEWS.mixBeside(evaluation, `${ids.plan}@5@3`).amount).toBe('14');
+});
+
 describe('a component that runs short', () => {
   /** A pot takes a lid and half an hour; a lid takes half an hour; lids are there, and hours. */
   const pots = (lids: string, hours: string, more: { readonly lid?: Fields; readonly sold?: boolean } = {}) => {

@@ -10,7 +10,7 @@ import {
   quotient,
   sum,
 } from '../../figure/index.js';
-import { batch, labourRate, labourSetUpHours, plannedAt, plannedUnits } from '../../production/index.js';
+import { batch, committedCost, labourRate, labourSetUpHours, plannedAt, plannedUnits } from '../../production/index.js';
 import { type Unit, unit } from '../../quantity/index.js';
 import { pricePoint, setPrice } from '../../selling/index.js';
 import { BATCH, type Calculation, money, type Sheet } from '../../sheet/index.js';
@@ -59,10 +59,10 @@ export const priceInMix = (sheet: Sheet, { productId, channelId }: Row): RowOf<'
 
 /**
  * The terms of a product in a mix plan: contribution, net revenue and variable cost of a unit as typed, else at its price in its
- * channel; its limits; its set-up. Where the set-up comes once in the plan, the labour of the set-ups that the contribution
+ * channel; without a price its variable cost is what changes with making it; its limits; its set-up. Where the set-up comes once in the plan, the labour of the set-ups that the contribution
  * holds is given back to it, since the plan charges it by itself. A product in several channels has one set-up and one lot for
  * all of them, by the line that `setUpHead` finds. Committed pay and wear are in no contribution. Gaps: no
- * contribution, no price in the channel.
+ * contribution, no net revenue, no variable cost, no price in the channel.
  */
 export const mixProductTerms: Calculation<MixProductTerms> = {
   name: 'mixProduct',
@@ -123,14 +123,7 @@ function amountsOf(sheet: Sheet, row: Row, subject: string, perUnit: Unit, setUp
   const left =
     typed('contribution', 'Contribution') ??
     (point === undefined ? without(sheet, row, subject, perUnit) : sheet.read(pricePoint, point.id).contribution);
-  const revenue =
-    typed('revenue', 'Net revenue') ??
-    (point === undefined
-      ? missing(
-          { name: 'Net revenue', subject, unit: perUnit },
-          planningGap('no-mix-revenue', { kind: 'mixProduct', id: row.id, field: 'revenue' }, { subject }),
-        )
-      : sheet.read(setPrice, point.id).netRevenue);
+  const revenue = typed('revenue', 'Net revenue') ?? revenueAt(sheet, row, subject, perUnit);
   const isHeld = setUp !== null && row.contribution === null && row.productId !== null;
   const inUnit = isHeld
     ? quotient({ name: 'Set-up in a unit', subject }, setUp, sheet.read(batch, row.productId as string).good)
@@ -139,13 +132,36 @@ function amountsOf(sheet: Sheet, row: Row, subject: string, perUnit: Unit, setUp
     contribution:
       inUnit === null ? left : sum({ name: 'Contribution before set-up', subject }, left.unit, [left, inUnit]),
     revenue,
-    variableCost: typed('variableCost', 'Variable cost') ?? costOf(subject, revenue, left, inUnit),
+    variableCost:
+      typed('variableCost', 'Variable cost') ??
+      (point !== undefined || (row.revenue !== null && row.contribution !== null)
+        ? costOf(subject, revenue, left, inUnit)
+        : costWithoutPrice(sheet, row, subject, perUnit, inUnit)),
   };
 }
 
 function costOf(subject: string, revenue: Figure, left: Figure, inUnit: Figure | null): Figure {
   const cost = difference({ name: 'Variable cost', subject }, revenue, left);
   return inUnit === null ? cost : difference({ name: 'Variable cost before set-up', subject }, cost, inUnit);
+}
+
+/** What a unit brings at its price. Gap: no price in a channel. */
+function revenueAt(sheet: Sheet, row: Row, subject: string, perUnit: Unit): Figure {
+  const point = priceInMix(sheet, row);
+  if (point !== undefined) return sheet.read(setPrice, point.id).netRevenue;
+  const place = { kind: 'mixProduct', id: row.id, field: 'revenue' } as const;
+  return missing({ name: 'Net revenue', subject, unit: perUnit }, planningGap('no-mix-revenue', place, { subject }));
+}
+
+/** What changes with a unit that has no price: what making it does, less a set-up that the plan charges by itself. */
+function costWithoutPrice(sheet: Sheet, row: Row, subject: string, perUnit: Unit, inUnit: Figure | null): Figure {
+  const called = { name: 'Variable cost', subject };
+  if (row.productId === null) {
+    const place = { kind: 'mixProduct', id: row.id, field: 'variableCost' } as const;
+    return missing({ ...called, unit: perUnit }, planningGap('no-mix-cost', place, { subject }));
+  }
+  const { changing } = sheet.read(committedCost, row.productId);
+  return inUnit === null ? changing : difference({ ...called, name: 'Variable cost before set-up' }, changing, inUnit);
 }
 
 function without(sheet: Sheet, row: Row, subject: string, perUnit: Unit): Figure {

@@ -1,0 +1,18 @@
+import type { MixView } from '@nuvar/core';
+import { useEffect } from 'react';
+
+/** The last mix of each plan that was tried and fitted, while the page is open. */
+const LAST = new Map<string, readonly string[]>();
+
+/** The last mix that was tried and fitted, where the one that is tried now does not; null where there is none, or it does. */
+export function useLastFitted(planId: string, { fits, products }: MixView): readonly string[] | null {
+  useEffect(() => {
+    if (fits)
+      LAST.set(
+        planId,
+        products.map(({ quantity }) => quantity),
+      );
+  }, [planId, fits, products]);
+  const last = fits ? undefined : LAST.get(planId);
+  return last?.length === products.length ? last : null;
+}
