@@ -94,7 +94,7 @@ function Totals({ planId }: { readonly planId: string }) {
 
 const MEASURE_WORDS: Readonly<Record<Total['measure'], string>> = {
   units: 'units together',
-  difference: 'more of some than of others',
+  difference: 'difference',
   'share of all': '% of all units',
 };
 const SIDE_WORDS: Readonly<Record<StoredRow<'mixTotalProduct'>['side'], string>> = {
@@ -131,14 +131,16 @@ function TotalProducts({ total: { id, name, planId, measure } }: { readonly tota
             />
             {nameOfMixProduct(row)}
             {measure === 'difference' && member !== undefined && (
-              <RowField
-                kind="mixTotalProduct"
-                id={member.id}
-                field="side"
-                label={`Side of ${nameOfMixProduct(row)}`}
-                words={SIDE_WORDS}
-                isNameless
-              />
+              <span className="w-40">
+                <RowField
+                  kind="mixTotalProduct"
+                  id={member.id}
+                  field="side"
+                  label={`Side of ${nameOfMixProduct(row)}`}
+                  words={SIDE_WORDS}
+                  isNameless
+                />
+              </span>
             )}
           </label>
         );

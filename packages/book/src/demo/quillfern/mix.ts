@@ -23,28 +23,49 @@ const SHORT_WEEK: readonly Line[] = [
 
 const WHOLE = { countedIn: 'whole units' } as const;
 const WITH_SET_UPS: readonly Line[] = [
-  ['Everyday mug', 'Own web shop', '40', { ...WHOLE, maximum: '60', lot: '20' }],
+  // Set up once for both channels.
+  ['Everyday mug', 'Own web shop', '40', { ...WHOLE, maximum: '60', setUp: 'once in the plan', lot: '20' }],
   ['Everyday mug', 'Homeware shops', '12', { ...WHOLE, agreed: '12', maximum: '48' }],
   ['Breakfast bowl', 'Own web shop', '16', { ...WHOLE, maximum: '45', setUpCost: '14', lot: '12' }],
   ['Teapot with cane handle', 'Own web shop', '8', { ...WHOLE, maximum: '16', setUp: 'once in the plan', lot: '4' }],
   ['Serving platter', 'Own web shop', '4', { ...WHOLE, maximum: '12', setUpCost: '22', lot: '4' }],
 ];
 
-/** Adds the plan of a short week before the fair, in which kiln, wheel, glazing and imported handles run short; once more with set-ups. Gives the id of the first. */
+const GIFTS: readonly Line[] = [
+  ['Gift set, two mugs', 'Own web shop', '20', { ...WHOLE, maximum: '40' }],
+  ['Everyday mug', 'Own web shop', '30', { ...WHOLE, maximum: '50' }],
+];
+
+/**
+ * Adds the plan of a short week before the fair, in which kiln, wheel, glazing and imported handles run short; once more with
+ * set-ups, one of them shared by two channels; and one of gift sets, for which mugs are in stock. Gives the id of the first.
+ */
 export function addMixPlans(book: BookBuilder, sources: Sources): string {
   const shortWeek = addPlan(book, sources, { name: 'Short week before the fair', openDays: '4' }, SHORT_WEEK);
   addPlan(book, sources, { name: 'Short week, whole pieces and set-ups', openDays: '4' }, WITH_SET_UPS);
+  addGiftPlan(book, sources);
   return shortWeek;
 }
 
-function addPlan(
+function addGiftPlan(book: BookBuilder, { products, channels, machines, grades }: Sources): void {
+  const planId = book.add('mixPlan', { name: 'Gift sets from the mugs in stock', openDays: '2' });
+  addLines(book, planId, GIFTS, { products, channels });
+  const resources = [
+    { componentId: at(products, 'Everyday mug'), available: '48' },
+    { equipmentId: at(machines, 'kiln'), available: '6' },
+    { gradeId: at(grades, 'helper'), available: '4' },
+  ];
+  resources.forEach((resource, position) => book.add('mixResource', { planId, position, ...resource }));
+}
+
+/** Adds the lines of a plan; gives their ids. */
+function addLines(
   book: BookBuilder,
-  { products, channels, materials, grades, machines }: Sources,
-  fields: Record<string, unknown>,
+  planId: string,
   lines: readonly Line[],
-): string {
-  const planId = book.add('mixPlan', { goal: 'profit after set-up', ...fields });
-  const added = lines.map(([product, channel, quantity, more], position) =>
+  { products, channels }: Pick<Sources, 'products' | 'channels'>,
+): string[] {
+  return lines.map(([product, channel, quantity, more], position) =>
     book.add('mixProduct', {
       planId,
       position,
@@ -54,6 +75,16 @@ function addPlan(
       ...more,
     }),
   );
+}
+
+function addPlan(
+  book: BookBuilder,
+  { products, channels, materials, grades, machines }: Sources,
+  fields: Record<string, unknown>,
+  lines: readonly Line[],
+): string {
+  const planId = book.add('mixPlan', { goal: 'profit after set-up', ...fields });
+  const added = addLines(book, planId, lines, { products, channels });
   const resources = [
     { equipmentId: at(machines, 'kiln'), available: '27', extra: '4', extraPrice: '9' },
     { equipmentId: at(machines, 'wheel'), available: '12' },
