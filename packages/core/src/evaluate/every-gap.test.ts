@@ -41,7 +41,7 @@ const RAISED: readonly (readonly [code: string, fields: WorkshopFields, look?: L
     { more: (book) => void book.add('shipment', { name: 'Hooks', date: '2026-10-01', currency: 'EUR' }) },
     (evaluation) => evaluation.figure(`priceUnderTerm/${first(evaluation, 'shipment')}@CIF/price`)?.gaps,
   ],
-  ['no-stock-day', { product: { finishedStock: '5' } }, (evaluation) => VIEWS.profit(evaluation, '2026-11-01')],
+  ['no-stock-day', { product: { finishedStock: '5' } }],
   [
     'more-in-stock-than-absorbed',
     { more: (book) => void book.add('overheadActual', { ...MONTH, absorbedInStock: '900' }) },
