@@ -89,6 +89,7 @@ interface Finding {
 }
 
 function* gainsOf(finding: Finding, limits: readonly Easing[]): Generator<LimitGain, void> {
+  if (limits.length === 0) return;
   const { exact, gainOf } = finding;
   const furthest = limits.reduce((model, limit) => easedBy(model, limit, limit.isInTens ? TENS : 1), exact);
   const together = limits.length > 1 || limits[0]?.isInTens === true ? gainOf(furthest) : NOT_KNOWN;

@@ -451,6 +451,28 @@ describe('what more of a limit brings', () => {
     expect(explained(small).resources[0]).toMatchObject({ up: 1e6, down: 1e6, until: 3e-6, left: 0 });
   });
 
+  it('is told of a total of exactly so many, where that is all there is', () => {
+    const exactly = exampleModel(
+      [
+        { name: 'A', gain: 4, uses: [], step: 1 },
+        { name: 'B', gain: 3, uses: [], step: 1 },
+      ],
+      [],
+      {
+        totals: [
+          {
+            ...{ id: 't', name: 'Both', rule: 'exactly', units: 5, stated: 5, measure: 'units' },
+            terms: [
+              [0, 1],
+              [1, 1],
+            ],
+          },
+        ],
+      },
+    );
+    expect(found(exactly)).toMatchObject({ answer: { goal: 20 }, gains: [{ of: 'total', ofOne: 4, ofTen: null }] });
+  });
+
   it('is not known where the best is not proven, and is never noise', () => {
     const rough = exampleModel(
       Array.from({ length: 30 }, (_each, at) => ({
