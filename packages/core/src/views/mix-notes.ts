@@ -1,4 +1,14 @@
-import { isSetUpLeftOut, mixUse, nameInMix, nameOfResource, productsOfMix, resourcesOfMix } from '../planning/index.js';
+import type { Figure } from '../figure/index.js';
+import {
+  isSetUpLeftOut,
+  madeResources,
+  mixComponentUse,
+  mixUse,
+  nameInMix,
+  nameOfResource,
+  productsOfMix,
+  resourcesOfMix,
+} from '../planning/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import type { GapView } from './figure-view.js';
 
@@ -15,11 +25,17 @@ export function mixNotes(evaluation: Evaluation, planId: string): MixNote[] {
   const products = productsOfMix(sheet, planId);
   const resources = resourcesOfMix(sheet, planId);
   const place = (kind: 'mixPlan' | 'mixProduct' | 'mixResource', id: string, field: string) => ({ kind, id, field });
-  const unused = resources.filter(({ id }) =>
-    products.every((product) => {
-      const { perUnit, forSetUp } = evaluation.read(mixUse, `${product.id}@${id}`);
-      return perUnit.amount?.isZero() === true && (forSetUp === null || forSetUp.amount?.isZero() === true);
-    }),
+  const isNone = (figure: Figure | null) => figure === null || figure.amount?.isZero() === true;
+  const components = madeResources(sheet, planId);
+  const unused = resources.filter(
+    ({ id }) =>
+      products.every((product) => {
+        const { perUnit, forSetUp } = evaluation.read(mixUse, `${product.id}@${id}`);
+        return isNone(perUnit) && isNone(forSetUp);
+      }) &&
+      components.every(
+        (component) => component.id === id || isNone(evaluation.read(mixComponentUse, `${component.id}@${id}`).perUnit),
+      ),
   );
   const seen = new Set<string>();
   const same = products.filter((row) => {

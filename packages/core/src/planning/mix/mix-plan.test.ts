@@ -268,6 +268,8 @@ describe('a component that runs short', () => {
     const { model } = VIEWS.mixModel(evaluation, ids.plan);
     const { quantities } = solveMix(highs, model);
     const asked = quantitiesOfPlan(VIEWS.mix(evaluation, ids.plan).products, model, quantities);
+    // A lid that is sold takes no hours itself: its making does.
+    expect(VIEWS.mix(evaluation, ids.plan).notes).toEqual([]);
     const { resources, fits } = VIEWS.mixOutcome(evaluation, `${ids.plan}@${asked.join('|')}`);
     const [ofHours, ofLids] = resources.map(({ used, made }) => [used.amount, made?.amount ?? null]);
     return { quantities, ofHours, ofLids, fits, ranked: rankedMixes(model)[0]?.quantities };
