@@ -1,4 +1,4 @@
-import { type FigureView, minorDigits, MIX_GOAL_WORDS, MIX_OUTCOME_WORDS } from '@nuvar/core';
+import { type FigureView, minorDigits, MIX_GOAL_WORDS, MIX_OUTCOME_WORDS, totalRule } from '@nuvar/core';
 import type { Content } from 'pdfmake/interfaces.js';
 import writeExcelFile, { type Cell } from 'write-excel-file/node';
 import type { MixReport } from './mix-report.js';
@@ -83,7 +83,7 @@ export function mixPdf(report: MixReport): Promise<Buffer> {
           of(best?.resources[index]?.left, true),
         ]),
         ...view.totals.map((total, index) => [
-          `${total.name}, ${total.rule}`,
+          `${total.name}, ${totalRule({ ...total, stated: Number(total.stated.amount ?? 0) }, (value) => number(String(value), 2))}`,
           amount(number(total.limit.amount, 2)),
           '',
           amount(number(total.units.amount, 2)),

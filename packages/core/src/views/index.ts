@@ -85,6 +85,7 @@ export {
   type MixWriting,
   oneInWords,
   shortageWords,
+  totalRule,
 } from './mix-sentences.js';
 export { mixReasons, type MixReason, rankingWords } from './mix-reasons.js';
 export { plainDecimal, quantitiesOfPlan } from './mix-view.js';

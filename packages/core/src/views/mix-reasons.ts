@@ -101,12 +101,12 @@ function holdsWords(from: number | null, until: number | null, many: string, wri
 
 function totalWords(saying: Saying, worth: LimitWorth): string {
   const { model, said } = saying;
-  const { name = '' } = model.totals[worth.at] ?? {};
+  const total = model.totals[worth.at] as MixModel['totals'][number];
   const { up, down } = worth;
   const more = up === null ? '' : `one unit more in it ${up >= 0 ? `brings ${said(up)}` : `costs ${said(-up)}`}`;
   const less = down === null ? '' : `one less ${down >= 0 ? `costs ${said(down)}` : `brings ${said(-down)}`}`;
   const both = [more, less].filter((words) => words !== '').join(', ');
-  return `"${name}", ${totalRule(model, worth.at, saying.writing.amount)}, binds${both === '' ? '' : `: ${both}`}.${endsWords(saying, worth, 'units')}`;
+  return `"${total.name}", ${totalRule(total, saying.writing.amount)}, binds${both === '' ? '' : `: ${both}`}.${endsWords(saying, worth, 'units')}`;
 }
 
 /** Why a product is made as it is. */
@@ -189,10 +189,11 @@ const GAIN_WORDS: Readonly<Record<LimitGain['of'], (saying: Saying, gain: LimitG
   },
   total(saying, gain) {
     const { model, writing, said } = saying;
-    const { name = '', measure = 'units' } = model.totals[gain.at] ?? {};
+    const total = model.totals[gain.at] as MixModel['totals'][number];
+    const { name, measure } = total;
     const beyond = measure === 'units' ? '' : ' than that';
     const eased = `${gain.step < 0 ? 'One less' : 'One more'}${beyond}`;
-    return `"${name}", ${totalRule(model, gain.at, writing.amount)}: ${spareWords(saying, gain)}. ${broughtWords(eased, gain.ofOne, said)}`;
+    return `"${name}", ${totalRule(total, writing.amount)}: ${spareWords(saying, gain)}. ${broughtWords(eased, gain.ofOne, said)}`;
   },
   most({ model, writing, said }, { at, step, limit, ofOne }) {
     const more = step === 1 ? 'One more' : `${writing.amount(step)} more`;

@@ -138,8 +138,9 @@ export function limitWords(model: MixModel, { of, at }: MixLimit, { amount }: Mi
     return { sentence, place: { kind: 'mixResource', id, field: 'available' } };
   }
   if (of === 'total') {
-    const { name, id } = model.totals[at] as MixModel['totals'][number];
-    return { sentence: `${name}: ${totalRule(model, at, amount)}`, place: { kind: 'mixTotal', id, field: 'units' } };
+    const total = model.totals[at] as MixModel['totals'][number];
+    const { name, id } = total;
+    return { sentence: `${name}: ${totalRule(total, amount)}`, place: { kind: 'mixTotal', id, field: 'units' } };
   }
   const product = model.products[at] as ModelProduct;
   const { words, field } = OF_PRODUCT[of];
@@ -150,8 +151,10 @@ export function limitWords(model: MixModel, { of, at }: MixLimit, { amount }: Mi
 }
 
 /** What a total allows: "at most 26", "difference at least 0", "at most 40 % of all". */
-export function totalRule({ totals }: MixModel, at: number, amount: MixWriting['amount']): string {
-  const { rule, stated, measure } = totals[at] as MixModel['totals'][number];
+export function totalRule(
+  { rule, stated, measure }: Pick<MixModel['totals'][number], 'rule' | 'stated' | 'measure'>,
+  amount: MixWriting['amount'],
+): string {
   const limit = `${rule} ${amount(stated)}`;
   return { units: limit, difference: `difference ${limit}`, 'share of all': `${limit} % of all` }[measure];
 }

@@ -1,4 +1,4 @@
-import type { MixTotalRule, RowOf } from '@nuvar/book';
+import type { MixTotalMeasure, MixTotalRule, RowOf } from '@nuvar/book';
 import { type Figure, gapSentence } from '../figure/index.js';
 import { compared, decimal, type Decimal, HUNDRED, isPositive, ZERO } from '../number/index.js';
 import {
@@ -74,6 +74,9 @@ export interface MixTotalView {
   readonly id: string;
   readonly name: string;
   readonly rule: MixTotalRule;
+  readonly measure: MixTotalMeasure;
+  /** The limit as it was entered: units, or percent of all. */
+  readonly stated: FigureView;
   readonly units: FigureView;
   readonly limit: FigureView;
   readonly isBroken: boolean;
@@ -303,21 +306,23 @@ function sharesOf(
 }
 
 function totalOf(evaluation: Evaluation, id: string, quantities: readonly string[] | null): MixTotalView {
-  const row = evaluation.sheet.row('mixTotal', id);
+  const { name = '', rule = 'at most', measure = 'units' } = evaluation.sheet.row('mixTotal', id) ?? {};
   const asked = withQuantities(id, quantities);
   const { units, limit } = evaluation.read(mixTotalOutcome, asked);
-  const rule = row?.rule ?? 'at most';
-  const over = units.amount !== null && limit.amount !== null ? units.amount.minus(limit.amount) : null;
+  const isBroken = units.amount !== null && limit.amount !== null && breaksRule(rule, units.amount, limit.amount);
   return {
     id,
+    name,
     rule,
-    name: row?.name ?? '',
-    ...shownAll(evaluation, mixTotalOutcome, asked, ['units', 'limit']),
-    isBroken:
-      over !== null &&
-      ((rule !== 'at least' && isBeyond(over, limit.amount)) ||
-        (rule !== 'at most' && isBeyond(over.negated(), limit.amount))),
+    measure,
+    ...shownAll(evaluation, mixTotalOutcome, asked, ['units', 'limit', 'stated']),
+    isBroken,
   };
+}
+
+function breaksRule(rule: MixTotalRule, units: Decimal, limit: Decimal): boolean {
+  const over = units.minus(limit);
+  return (rule !== 'at least' && isBeyond(over, limit)) || (rule !== 'at most' && isBeyond(over.negated(), limit));
 }
 
 function productOf(evaluation: Evaluation, id: string): MixProductView {

@@ -58,6 +58,7 @@ export function MixProducts({ view, rooms, best, goal }: MixProductsProps) {
             <tr key={product.id} className="align-top">
               <th scope="row" className="font-normal">
                 {product.name}
+                <Counted product={product} />
                 <Handle product={product} room={rooms[index] ?? null} best={best?.[index] ?? null} />
                 {product.isBroken && <span className="text-error"> {brokenWords(product)}</span>}
               </th>
@@ -92,6 +93,31 @@ export function MixProducts({ view, rooms, best, goal }: MixProductsProps) {
 }
 
 type Product = MixView['products'][number];
+
+/** What a product is counted in, and how much of it is made at least where any is. */
+function Counted({ product: { step, lot, setUpCost } }: { readonly product: Product }) {
+  const inBatches = step?.amount != null && Number(step.amount) !== 1;
+  if (!inBatches && lot === null && setUpCost === null) return null;
+  return (
+    <span className="block text-note text-soft">
+      {inBatches && (
+        <>
+          in batches of <Amount figure={step} digits={2} />{' '}
+        </>
+      )}
+      {lot !== null && (
+        <>
+          at least <Amount figure={lot} digits={0} /> or none{' '}
+        </>
+      )}
+      {setUpCost !== null && (
+        <>
+          set-up <Amount figure={setUpCost} digits={2} />
+        </>
+      )}
+    </span>
+  );
+}
 
 function brokenWords({ quantity, least, most, lot }: Product): string {
   const made = Number(quantity);

@@ -1,7 +1,8 @@
-import type { MixOutcomeView, MixView } from '@nuvar/core';
+import { type MixOutcomeView, type MixView, totalRule } from '@nuvar/core';
 import { Amount } from '../../figures/amount.js';
 import { unitWords } from '../../figures/format.js';
 import { useStyle } from '../../figures/use-style.js';
+import { useMixWriting } from './use-mix-writing.js';
 import { amountText } from './words.js';
 
 interface MixResourcesProps {
@@ -16,6 +17,7 @@ const RULE = 0.8;
 
 /** The resources as bars cut into the shares of the products, with a rule at what there is; what is too much goes beyond it, hatched. */
 export function MixResources({ view, best }: MixResourcesProps) {
+  const writing = useMixWriting();
   return (
     <table className="table" aria-label="Resources">
       <thead>
@@ -62,10 +64,10 @@ export function MixResources({ view, best }: MixResourcesProps) {
             </td>
           </tr>
         ))}
-        {view.totals.map(({ id, name, rule, units, limit, isBroken }) => (
+        {view.totals.map(({ id, name, rule, measure, stated, units, limit, isBroken }) => (
           <tr key={id}>
             <th scope="row" className="font-normal">
-              {name}, {rule}
+              {name}, {totalRule({ rule, measure, stated: Number(stated.amount ?? 0) }, writing.amount)}
               {isBroken && <span className="text-error"> does not hold</span>}
             </th>
             <td className="text-right">

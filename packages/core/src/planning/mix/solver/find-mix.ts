@@ -21,7 +21,7 @@ export interface MixFindings {
 }
 
 /** For how many seconds reasons are worked out that have to be searched for; what is not found by then is said not to be known. */
-export const SECONDS_OF_REASONS = 2;
+export const SECONDS_OF_REASONS = 10;
 
 /**
  * Finds the best mix of a model, then why it is the best: it gives what it has found so far each time that something is added, the
