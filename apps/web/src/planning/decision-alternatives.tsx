@@ -41,9 +41,7 @@ export function Alternatives({ row, view: { alternatives } }: BesideProps) {
   const style = useStyle();
   const address = useAddress();
   const product = useRow('product', row.productId);
-  const monthly = alternatives.filter(({ type }) => type !== 'special order');
-  const best = Math.max(0, ...monthly.map(({ advantage }) => Number(advantage.amount ?? 0)));
-  const mark = (amount: number) => (amount === best ? 'leaves most' : '');
+  const mark = (isMost: boolean) => (isMost ? 'leaves most' : '');
   return (
     <div className="mt-5">
       <DetailHeading>Alternatives for {product?.name}</DetailHeading>
@@ -69,9 +67,11 @@ export function Alternatives({ row, view: { alternatives } }: BesideProps) {
             <td />
             <td />
             <td className="figure text-right">{moneyText(0, style)}</td>
-            <td>{mark(0)}</td>
+            <td>
+              {mark(alternatives.every(({ leavesMost, advantage }) => !leavesMost && advantage.gaps.length === 0))}
+            </td>
           </tr>
-          {alternatives.map(({ id, name, type, units, advantage }) => (
+          {alternatives.map(({ id, name, type, units, advantage, leavesMost }) => (
             <tr key={id} aria-current={id === row.id}>
               <th scope="row" className={id === row.id ? 'font-semibold' : 'font-normal'}>
                 <Link className="link" to={address('decisions', id)}>
@@ -85,7 +85,7 @@ export function Alternatives({ row, view: { alternatives } }: BesideProps) {
               <td className="text-right">
                 <Amount figure={advantage} digits={2} />
               </td>
-              <td>{type === 'special order' ? '' : mark(Number(advantage.amount ?? Number.NaN))}</td>
+              <td>{mark(leavesMost)}</td>
             </tr>
           ))}
         </tbody>

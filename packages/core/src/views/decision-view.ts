@@ -1,6 +1,6 @@
-import type { DecisionType, FixedCostFate } from '@nuvar/book';
+import type { DecisionType, FixedCostFate, RowOf } from '@nuvar/book';
 import { decision, decisionCost, type DecisionLines } from '../planning/index.js';
-import { compared, ZERO } from '../number/index.js';
+import { compared, type Decimal, isPositive, ZERO } from '../number/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown } from './figure-view.js';
 
@@ -46,6 +46,8 @@ export interface DecisionAlternative {
   readonly type: DecisionType;
   readonly units: FigureView;
   readonly advantage: FigureView;
+  /** True for what leaves most in a month of all that is known whole; never of an order that comes once. */
+  readonly leavesMost: boolean;
 }
 
 const LINES: readonly (readonly [keyof DecisionLines, DecisionRole])[] = [
@@ -114,13 +116,23 @@ function neededIn({ sheet }: Evaluation, id: string): string[] {
 function alternativesOf(evaluation: Evaluation, id: string): DecisionAlternative[] {
   const { sheet } = evaluation;
   const productId = sheet.row('decision', id)?.productId ?? '';
-  return sheet.rowsOf('decision', 'productId', productId).map((row) => ({
+  const rows = sheet.rowsOf('decision', 'productId', productId);
+  const advantages = rows.map((row) => monthlyAdvantage(evaluation, row));
+  const most = advantages.reduce<Decimal>((so, each) => (each !== null && each.gt(so) ? each : so), ZERO);
+  return rows.map((row, index) => ({
+    leavesMost: isPositive(most) && advantages[index]?.eq(most) === true,
     id: row.id,
     name: row.name,
     type: row.type,
     units: shown(evaluation, decision, row.id, 'units'),
     advantage: shown(evaluation, decision, row.id, 'advantage'),
   }));
+}
+
+/** What a decision brings in a month; null for an order that comes once, and while something is not known. */
+function monthlyAdvantage(evaluation: Evaluation, { id, type }: RowOf<'decision'>): Decimal | null {
+  const { amount, gaps } = evaluation.read(decision, id).advantage;
+  return type === 'special order' || gaps.length > 0 ? null : amount;
 }
 
 function inPlan(evaluation: Evaluation, id: string): DecisionView['inPlan'] {

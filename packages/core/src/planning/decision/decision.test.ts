@@ -262,4 +262,5 @@ it('puts all decisions on one product side by side', () => {
     ['Buy of another', '100'],
     ['Drop', '-1300'],
   ]);
+  expect(alternatives.map(({ leavesMost }) => leavesMost)).toEqual([false, true, false]);
 });

@@ -574,6 +574,20 @@ describe('extra and totals', () => {
   });
 });
 
+it('makes components of components, and knows what limits them', () => {
+  // A box takes a lid, a lid a knob, a knob an hour: 2 lids and 1 knob are there, and 10 h: 13 boxes.
+  const nested = exampleModel(
+    [{ name: 'Box', gain: 1, uses: [1, 0, 0] }],
+    [
+      { name: 'Lid', available: 2, making: [{ resource: 1, perUnit: 1 }] },
+      { name: 'Knob', available: 1, making: [{ resource: 2, perUnit: 1 }] },
+      { name: 'Hours', available: 10 },
+    ],
+  );
+  expect(best(nested)).toEqual({ status: 'best', goal: 13, quantities: [13] });
+  expect(rankedMixes(nested)[0]).toMatchObject({ quantities: [expect.closeTo(13, 6)], broken: [] });
+});
+
 describe('the ranking', () => {
   it('makes whole lots and what totals ask for, and says which limits it cannot keep to', () => {
     const lots = exampleModel(

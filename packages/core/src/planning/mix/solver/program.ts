@@ -202,12 +202,15 @@ const componentTerms = ({ components, columns, model }: Builder, at: number): Te
     return use === undefined ? [] : [[column, use.perUnit * step]];
   });
 
-/** How many of a component the resources suffice for at most. */
-const makeable = ({ resources }: MixModel, making: readonly ModelMaking[]): number =>
-  making.reduce((so, { resource, perUnit }) => {
-    const { available = 0, extra = 0, making: isMade = null } = resources[resource] ?? {};
-    return isMade === null ? Math.min(so, (available + extra) / perUnit) : so;
+/** How many of a component the resources suffice for at most; what it takes of other components can be made too. */
+function makeable(model: MixModel, making: readonly ModelMaking[], depth = 0): number {
+  const { resources } = model;
+  return making.reduce((so, { resource, perUnit }) => {
+    const { available = 0, extra = 0, making: inside = null } = resources[resource] ?? {};
+    const made = inside === null ? 0 : depth < resources.length ? makeable(model, inside, depth + 1) : Infinity;
+    return Math.min(so, (available + extra + made) / perUnit);
   }, Number.POSITIVE_INFINITY);
+}
 
 /** The extra that is used of a resource, as a term of a column of its own. */
 function extraTerm(builder: Builder, { extra, premium }: ModelResource, at: number): Term {
