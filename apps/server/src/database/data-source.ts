@@ -31,6 +31,7 @@ import { PaidInCash1766700000000 } from './migrations/1766700000000-paid-in-cash
 import { OverheadInStock1766800000000 } from './migrations/1766800000000-overhead-in-stock.js';
 import { Sheets1766900000000 } from './migrations/1766900000000-sheets.js';
 import { LimitsOfMixes1767000000000 } from './migrations/1767000000000-limits-of-mixes.js';
+import { PeriodsOfMixes1767100000000 } from './migrations/1767100000000-periods-of-mixes.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -65,6 +66,7 @@ const MIGRATIONS = [
   OverheadInStock1766800000000,
   Sheets1766900000000,
   LimitsOfMixes1767000000000,
+  PeriodsOfMixes1767100000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -2,19 +2,24 @@ import { type FigureView, minorDigits, MIX_GOAL_WORDS, MIX_OUTCOME_WORDS, totalR
 import type { Content } from 'pdfmake/interfaces.js';
 import writeExcelFile, { type Cell } from 'write-excel-file/node';
 import type { MixReport } from './mix-report.js';
+import { scheduleLines } from './mix-schedule.js';
 import { pdfOf } from './pdf.js';
 import { amount, head, notComplete, table } from './tables.js';
 import { writtenIn } from './written.js';
 
-/** The goal first, then all that a mix comes to in money. */
-const LINES = [['goal', 'Goal'], ...MIX_OUTCOME_WORDS.filter(([id]) => id !== 'units')] as const;
+/** The goal first, then all that a mix comes to in money; holding only where stock is carried over. */
+const linesOf = ({ view: { schedule } }: MixReport) =>
+  [
+    ['goal', 'Goal'],
+    ...MIX_OUTCOME_WORDS.filter(([id]) => id !== 'units' && (id !== 'holding' || schedule !== null)),
+  ] as const;
 
 const unitWord = (unit: string) => (unit === 'each' ? 'piece' : unit);
 
 /** The report of a mix plan as PDF: by hand and at its best, what is used, and why. */
 export function mixPdf(report: MixReport): Promise<Buffer> {
   const { money, number, day } = writtenIn(report.locale, report.currency);
-  const { view, best, quantities } = report;
+  const { view, best } = report;
   const isUnits = report.goal === 'units';
   const of = (figure: FigureView | undefined, isCount = false) =>
     amount(figure === undefined ? '' : isCount ? number(figure.amount, 2) : money(figure.amount));
@@ -31,7 +36,7 @@ export function mixPdf(report: MixReport): Promise<Buffer> {
       ['*', 'auto', 'auto', 'auto'],
       [
         [head('', false), head('Planned'), head('By hand'), head('Best')],
-        ...LINES.map(([id, label]) => [
+        ...linesOf(report).map(([id, label]) => [
           label,
           of(view.planned?.[id], id === 'goal' && isUnits),
           of(view.outcome[id], id === 'goal' && isUnits),
@@ -40,28 +45,7 @@ export function mixPdf(report: MixReport): Promise<Buffer> {
       ],
     ),
     ...report.sentences.map((text): Content => ({ text, margin: [0, 4, 0, 0] })),
-    { text: 'Quantities', style: 'heading' },
-    table(
-      ['*', 'auto', 'auto', 'auto', 'auto', 'auto', 'auto'],
-      [
-        [
-          head('Product', false),
-          head('Leaves'),
-          head('At least'),
-          head('At most'),
-          ...['Planned', 'By hand', 'Best'].map((each) => head(each)),
-        ],
-        ...view.products.map((product, index) => [
-          product.name,
-          amount(money(product.contribution.amount)),
-          amount(number(product.least.amount, 2)),
-          amount(product.most === null ? '' : number(product.most.amount, 2)),
-          amount(product.planned === null ? '' : number(product.planned.amount, 2)),
-          amount(number(product.quantity, 2)),
-          amount(quantities[index] === undefined ? '' : number(quantities[index], 2), true),
-        ]),
-      ],
-    ),
+    ...(view.schedule === null ? quantitiesContent(report) : scheduleContent(report)),
     { text: 'Resources', style: 'heading' },
     table(
       ['*', 'auto', 'auto', 'auto', 'auto', 'auto'],
@@ -99,6 +83,62 @@ export function mixPdf(report: MixReport): Promise<Buffer> {
   return pdfOf({ info: { title }, content }, `${title}, ${report.book}, ${day(report.asOf)}`);
 }
 
+/** The quantities of a plan of one period. */
+function quantitiesContent({ view, quantities, locale, currency }: MixReport): Content[] {
+  const { money, number } = writtenIn(locale, currency);
+  return [
+    { text: 'Quantities', style: 'heading' },
+    table(
+      ['*', 'auto', 'auto', 'auto', 'auto', 'auto', 'auto'],
+      [
+        [
+          head('Product', false),
+          head('Leaves'),
+          head('At least'),
+          head('At most'),
+          ...['Planned', 'By hand', 'Best'].map((each) => head(each)),
+        ],
+        ...view.products.map((product, index) => [
+          product.name,
+          amount(money(product.contribution.amount)),
+          amount(number(product.least.amount, 2)),
+          amount(product.most === null ? '' : number(product.most.amount, 2)),
+          amount(product.planned === null ? '' : number(product.planned.amount, 2)),
+          amount(number(product.quantity, 2)),
+          amount(quantities[index] === undefined ? '' : number(quantities[index], 2), true),
+        ]),
+      ],
+    ),
+  ];
+}
+
+/** What is made, sold and in stock in each period: at its best, else as tried by hand. */
+function scheduleContent({ view, best, locale, currency }: MixReport): Content[] {
+  const { number } = writtenIn(locale, currency);
+  const schedules = [
+    ['Schedule by hand', view.schedule],
+    ['Best schedule', best?.schedule ?? null],
+  ] as const;
+  return schedules.flatMap(([title, schedule]): Content[] =>
+    schedule === null
+      ? []
+      : [
+          { text: title, style: 'heading' },
+          table(
+            ['*', ...schedule.periods.map(() => 'auto'), 'auto'],
+            [
+              [head('', false), ...schedule.periods.map(({ name }) => head(name)), head('Together')],
+              ...scheduleLines(schedule).map(({ name, amounts, total }) => [
+                name,
+                ...amounts.map((each) => amount(number(each, 2))),
+                amount(total === null ? '' : number(total, 2), true),
+              ]),
+            ],
+          ),
+        ],
+  );
+}
+
 const bold = (value: string): Cell => ({ value, type: String, fontWeight: 'bold' });
 const text = (value: string): Cell => ({ value, type: String });
 const figure = (value: string | null | undefined, format: string): Cell =>
@@ -108,26 +148,18 @@ const PLAIN = '#,##0.######';
 
 /** The same as XLSX: result, quantities, resources, the use of each resource by a unit of each product, and the reasons. */
 export async function mixXlsx(report: MixReport): Promise<Buffer> {
-  const { view, best, quantities } = report;
+  const { view, best } = report;
   const digits = minorDigits(report.currency);
   const money = digits === 0 ? '#,##0' : `#,##0.${'0'.repeat(digits)}`;
   const result: Cell[][] = [
     [bold(report.plan), bold('Planned'), bold('By hand'), bold('Best')],
-    ...LINES.map(([id, label]) => [
+    ...linesOf(report).map(([id, label]) => [
       text(label),
       ...[view.planned?.[id], view.outcome[id], best?.outcome[id]].map((each) => figure(each?.amount, money)),
     ]),
     ...[...report.sentences, ...report.reasons].map((sentence): Cell[] => [text(sentence)]),
   ];
-  const products: Cell[][] = [
-    ['Product', 'Leaves', 'At least', 'At most', 'Planned', 'By hand', 'Best'].map(bold),
-    ...view.products.map((product, index) => [
-      text(product.name),
-      figure(product.contribution.amount, money),
-      ...[product.least, product.most, product.planned].map((each) => figure(each?.amount, PLAIN)),
-      ...[product.quantity, quantities[index]].map((each) => figure(each, PLAIN)),
-    ]),
-  ];
+  const products = view.schedule === null ? quantitiesOf(report, money) : schedulesOf(report);
   const resources: Cell[][] = [
     ['Resource', 'Unit', 'Available', 'Extra', 'By hand', 'Best', 'Left at best'].map(bold),
     ...view.resources.map((resource, index) => [
@@ -142,6 +174,37 @@ export async function mixXlsx(report: MixReport): Promise<Buffer> {
     { sheet: 'Resources', data: resources, stickyRowsCount: 1, columns: [{ width: 28 }] },
     { sheet: 'Uses', data: usesOf(report), stickyRowsCount: 1, columns: [{ width: 34 }] },
   ]).toBuffer();
+}
+
+function quantitiesOf({ view, quantities }: MixReport, money: string): Cell[][] {
+  return [
+    ['Product', 'Leaves', 'At least', 'At most', 'Planned', 'By hand', 'Best'].map(bold),
+    ...view.products.map((product, index) => [
+      text(product.name),
+      figure(product.contribution.amount, money),
+      ...[product.least, product.most, product.planned].map((each) => figure(each?.amount, PLAIN)),
+      ...[product.quantity, quantities[index]].map((each) => figure(each, PLAIN)),
+    ]),
+  ];
+}
+
+/** Each schedule with a line for what is made, sold and in stock. */
+function schedulesOf({ view, best }: MixReport): Cell[][] {
+  const schedules = [
+    ['Schedule by hand', view.schedule],
+    ['Best schedule', best?.schedule ?? null],
+  ] as const;
+  return schedules.flatMap(([title, schedule]): Cell[][] =>
+    schedule === null
+      ? []
+      : [
+          [bold(title), ...schedule.periods.map(({ name }) => bold(name)), bold('Together')],
+          ...scheduleLines(schedule).map(({ name, amounts, total }) => [
+            text(name),
+            ...[...amounts, total].map((each) => figure(each, PLAIN)),
+          ]),
+        ],
+  );
 }
 
 /** Products against resources: what a unit takes; it can be read in again as a mix. */

@@ -32,7 +32,7 @@ export interface MixReport {
   readonly view: MixView;
   readonly modelView: MixModelView;
   readonly best: ViewOf<'mixOutcome'> | null;
-  /** By product of the plan, as decimals; empty where no mix was found. */
+  /** By quantity of the plan, as decimals; empty where no mix was found. */
   readonly quantities: readonly string[];
   readonly sentences: readonly string[];
   readonly reasons: readonly string[];
@@ -50,11 +50,11 @@ export async function mixReport(evaluation: Evaluation, planId: string): Promise
   const highs = await (solver ??= loadSolver());
   const modelView = VIEWS.mixModel(evaluation, planId);
   const { model } = modelView;
-  const tried = model.products.map(({ place }) => Number(view.products[place]?.quantity ?? 0));
+  const tried = model.products.map(({ place }) => Number(view.slots[place]?.quantity ?? 0));
   const findings = [...findMix(highs, model, { tried })].at(-1) as MixFindings;
   const { answer } = findings;
   const writing = writingIn(locale, currency);
-  const quantities = answer.quantities.length === 0 ? [] : quantitiesOfPlan(view.products, model, answer.quantities);
+  const quantities = answer.quantities.length === 0 ? [] : quantitiesOfPlan(view.slots, model, answer.quantities);
   const best = quantities.length === 0 ? null : VIEWS.mixOutcome(evaluation, `${planId}@${quantities.join('|')}`);
   return {
     book,

@@ -29,6 +29,69 @@ export class MixPlan extends Row {
   /** The search ends when the best mix found is within so many percent of the best possible. */
   @DecimalText({ label: 'Gap allowed, %', from: '0', to: '100' })
   gapPercent = '0';
+
+  /** What money bound in stock costs; of a plan of several periods. */
+  @DecimalText({ label: 'Interest on stock, % a year', from: '0', to: '1000' })
+  interestPercent = '0';
+}
+
+/** One of the periods of a mix plan, in the order of their position: what is not sold in one is in stock for the next. */
+export class MixPeriod extends Row {
+  @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
+  planId!: string;
+
+  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
+  position = 0;
+
+  @Name({ label: 'Name' })
+  name!: string;
+
+  /** Where empty, an equal part of the open days of the plan. */
+  @DecimalText({ label: 'Open days', above: '0', to: '10000', nullable: true })
+  openDays: string | null = null;
+}
+
+/** A product of a mix plan in one of its periods. */
+export class MixPeriodProduct extends Row {
+  @Reference('mixPeriod', { label: 'Period', goesWithTarget: true })
+  periodId!: string;
+
+  @Reference('mixProduct', { label: 'Product', goesWithTarget: true })
+  mixProductId!: string;
+
+  @DecimalText({ label: 'Sold at least', from: '0', to: '1000000000' })
+  minimum = '0';
+
+  @DecimalText({ label: 'Sold at most', from: '0', to: '1000000000', nullable: true })
+  maximum: string | null = null;
+
+  /** Tried by hand; a product in several channels is made by its first line. */
+  @DecimalText({ label: 'Made', from: '0', to: '1000000000' })
+  made = '0';
+
+  /** Tried by hand. */
+  @DecimalText({ label: 'Sold', from: '0', to: '1000000000' })
+  sold = '0';
+}
+
+/** A resource of a mix plan in one of its periods. */
+export class MixPeriodResource extends Row {
+  @Reference('mixPeriod', { label: 'Period', goesWithTarget: true })
+  periodId!: string;
+
+  @Reference('mixResource', { label: 'Resource', goesWithTarget: true })
+  resourceId!: string;
+
+  /** Of what is kept over the periods: what comes in. Where empty, the part of the plan that falls to the period. */
+  @DecimalText({ label: 'Available', from: '0', to: '1000000000', nullable: true })
+  available: string | null = null;
+
+  @DecimalText({ label: 'Extra, up to', from: '0', to: '1000000000', nullable: true })
+  extra: string | null = null;
+
+  /** Of a component, tried by hand. */
+  @DecimalText({ label: 'Made', from: '0', to: '1000000000' })
+  made = '0';
 }
 
 export const MIX_COUNTS = ['any amount', 'whole units', 'whole batches'] as const;
@@ -95,6 +158,21 @@ export class MixProduct extends Row {
   /** Paid once where it is made at all; where empty, what the set-up of one batch costs, or nothing. */
   @DecimalText({ label: 'Set-up cost', from: '0', to: '1000000000', nullable: true })
   setUpCost: string | null = null;
+
+  /** There before the first period. */
+  @DecimalText({ label: 'Opening stock', from: '0', to: '1000000000' })
+  openingStock = '0';
+
+  /** There after the last period at least; where empty, the opening stock. */
+  @DecimalText({ label: 'Closing stock at least', from: '0', to: '1000000000', nullable: true })
+  closingStock: string | null = null;
+
+  @DecimalText({ label: 'Storage, per unit and period', from: '0', to: '1000000000' })
+  storageCost = '0';
+
+  /** What is made in a period is sold in it, or in so many more; without end where empty. */
+  @WholeNumber({ label: 'Keeps, periods', from: 0, to: 1000, nullable: true })
+  keepsFor: number | null = null;
 }
 
 /** What runs short in a mix plan: work, a machine, its space, a material, a component, or something of its own. */
@@ -139,6 +217,10 @@ export class MixResource extends Row {
   /** True of a component of which more is made where its stock runs out: of what its making takes. */
   @Flag({ label: 'Made when it runs out' })
   madeWhenShort = true;
+
+  /** True of one of its own that is kept: what a period leaves of it is there in the next. Materials and components always are. */
+  @Flag({ label: 'Kept over periods' })
+  isKept = false;
 
   /** Overtime or an extra purchase, up to so much. */
   @DecimalText({ label: 'Extra, up to', from: '0', to: '1000000000' })

@@ -93,6 +93,7 @@ const ASKED_WITH: Readonly<Record<ViewName, Kind | null>> = {
   mixOutcome: 'mixPlan',
   mixBeside: 'mixPlan',
   mixUse: 'mixProduct',
+  mixStockTerms: 'mixProduct',
   mixApart: 'mixPlan',
   mixVolumes: 'mixPlan',
   mixRanking: 'mixResource',

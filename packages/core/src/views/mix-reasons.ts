@@ -47,12 +47,15 @@ const reason = (id: string, sentence: string, worth: OneMore | null = null): Mix
 function continuousReasons(saying: Saying, explanation: MixExplanation): MixReason[] {
   const { model, writing } = saying;
   const binds = ({ up, down }: LimitWorth) => up !== 0 || down !== 0;
+  const held =
+    'What a unit costs or brings counts holding it to the end of the plan: charged when it is made, given back when it is sold.';
   return [
+    ...(model.isInPeriods && !['units', 'revenue'].includes(model.goal) ? [reason('held', held)] : []),
     ...explanation.resources
       .filter(binds)
       .map((worth) => reason(`resource.${worth.at}`, bindingWords(saying, worth), worth)),
     ...explanation.resources
-      .filter((worth) => !binds(worth))
+      .filter((worth) => !binds(worth) && !isStock(model, worth.at))
       .map(({ at, left }) => {
         const { name = '', unit = '' } = model.resources[at] ?? {};
         const sentence = `${name}: ${writing.amount(left)} ${manyInWords(unit)} to spare, so one more brings nothing.`;
@@ -62,6 +65,8 @@ function continuousReasons(saying: Saying, explanation: MixExplanation): MixReas
     ...explanation.products.map((each) => reason(`product.${each.at}`, productWords(saying, each), each.maximum)),
   ];
 }
+
+const isStock = ({ resources }: MixModel, at: number): boolean => resources[at]?.isStock === true;
 
 function bindingWords(saying: Saying, worth: LimitWorth): string {
   const { model, writing, said } = saying;
@@ -117,14 +122,16 @@ function productWords(saying: Saying, product: ProductReason): string {
   const cost = -(minimum?.down ?? 0);
   if (minimum !== null && cost > 0)
     return `${name} is made only because ${writing.amount(least)} have to be: each of them costs ${said(cost)} elsewhere.${moreOfMinimum(saying, minimum)}`;
-  if (quantity === 0) return `${name} is not made${lackingWords(saying, product)}.`;
-  return `${name}: ${writing.amount(quantity)}${maximum === null ? '' : ', its maximum,'} ${rangeWords(product, said)} (${said(gain)} now).${maximumWords(saying, maximum)}`;
+  if (quantity === 0) return `${name}${noneWords(model)}${lackingWords(saying, product)}.`;
+  const made = `${name}: ${writing.amount(quantity)}${maximum === null ? '' : ', its maximum,'}`;
+  return `${made} ${gainRangeWords(saying, product, gain)}.${maximumWords(saying, maximum)}`;
 }
 
 /** What a unit of a product would have to bring to be made. */
-function lackingWords({ model, said }: Saying, { lacking }: ProductReason): string {
-  if (lacking === null) return ', whatever a unit of it brings';
-  return `: a unit would have to ${model.isLeast ? `cost ${said(lacking)} less` : `bring ${said(lacking)} more`}`;
+function lackingWords({ model, said }: Saying, { at, lacking }: ProductReason): string {
+  const isCost = model.isLeast || model.products[at]?.isCost === true;
+  if (lacking === null) return `, whatever a unit of it ${isCost ? 'costs' : 'brings'}`;
+  return `: a unit would have to ${isCost ? `cost ${said(lacking)} less` : `bring ${said(lacking)} more`}`;
 }
 
 function moreOfMinimum({ said }: Saying, { up, isKink }: OneMore): string {
@@ -146,6 +153,23 @@ function rangeWords({ from, until }: ProductReason, said: (value: number) => str
     : `as long as a unit brings ${said(from)} to ${said(until)}`;
 }
 
+/** Between which amounts a unit may bring, or cost, and what it does now. */
+function gainRangeWords({ model, said }: Saying, product: ProductReason, gain: number): string {
+  return model.products[product.at]?.isCost === true
+    ? `${costRangeWords(product, said)} (${said(-gain)} now)`
+    : `${rangeWords(product, said)} (${said(gain)} now)`;
+}
+
+const noneWords = ({ isInPeriods }: MixModel): string => (isInPeriods ? ': none' : ' is not made');
+
+/** The same of what only costs. */
+function costRangeWords({ from, until }: ProductReason, said: (value: number) => string): string {
+  if (until === null) return from === null ? 'whatever a unit costs' : `as long as a unit costs at most ${said(-from)}`;
+  return from === null
+    ? `as long as a unit costs at least ${said(-until)}`
+    : `as long as a unit costs ${said(-until)} to ${said(-from)}`;
+}
+
 /** Where something is counted whole, limits have no price: what more of them brings was found by solving again. */
 function wholeReasons(saying: Saying, gains: readonly LimitGain[], quantities: readonly number[]): MixReason[] {
   const { model } = saying;
@@ -158,15 +182,21 @@ function wholeReasons(saying: Saying, gains: readonly LimitGain[], quantities: r
       'Something is counted whole or has a set-up, so no limit has a price of its own. What more of each brings was found by solving again.',
     ),
     ...[...gains]
-      .filter((gain) => !isUnknown(gain))
+      .filter((gain) => !isUnknown(gain) && !isSpareStock(model, gain))
       .sort((one, other) => PLACES.indexOf(one.of) - PLACES.indexOf(other.of) || one.at - other.at)
       .map((gain) => reason(`gain.${gain.of}.${gain.at}`, gainWords(saying, gain))),
     ...(unknown.length === 0
       ? []
       : [reason('unknown', `What more brings could not be proven in the time there was for ${listed(unknown)}.`)]),
-    ...(unmade.length === 0 ? [] : [reason('unmade', `Not made: ${listed(unmade)}.`)]),
+    ...(unmade.length === 0
+      ? []
+      : [reason('unmade', `${model.isInPeriods ? 'None in the best schedule' : 'Not made'}: ${listed(unmade)}.`)]),
   ];
 }
+
+/** True of a stock of which more brings nothing. */
+const isSpareStock = (model: MixModel, { of, at, ofOne, ofTen }: LimitGain): boolean =>
+  of === 'resource' && isStock(model, at) && ofOne === 0 && ofTen === 0;
 
 const PLACES: readonly LimitGain['of'][] = ['resource', 'total', 'most', 'least'];
 

@@ -1,5 +1,6 @@
 import type { MixGoal } from '@nuvar/book';
 import type { MixAnswer, MixLimit, MixModel, ModelProduct, ModelResource } from '../planning/index.js';
+import type { MixScheduleFault } from './mix-schedule-view.js';
 import type { MixOutcomeView } from './mix-view.js';
 
 /** How whoever shows the sentences writes numbers: as the country of the book does. */
@@ -35,6 +36,7 @@ export const MIX_OUTCOME_WORDS = [
   ['contribution', 'Contribution'],
   ['setUps', 'Set-ups'],
   ['extra', 'Extra above its normal price'],
+  ['holding', 'Holding of stock'],
   ['profit', 'Left after set-ups and extra'],
   ['operatingProfit', 'Left after fixed costs too'],
   ['revenue', 'Net revenue'],
@@ -64,9 +66,29 @@ export const inGoal = (
   { money, amount, currency }: MixWriting,
 ): string => (isMoney(goal) ? `${money(value)} ${currency}` : `${amount(value)} units`);
 
+const MOST_NAMED = 6;
+
+/** What is wrong with a schedule, after "5 pieces". */
+const FAULT_WORDS: Readonly<Record<MixScheduleFault['code'], string>> = {
+  'not in stock': 'more sold than there are',
+  'too old': 'older than it keeps',
+  'too little at the end': 'too few in stock at the end',
+  'below the demand': 'fewer sold than asked for',
+  'above the demand': 'more sold than asked for',
+  'below the lot': 'below the minimum lot',
+};
+
 /** What runs out first, and by how much; else what is the tightest. */
-export function shortageWords({ resources, first, totals, fits }: MixOutcomeView, { amount }: MixWriting): string {
-  const broken = totals.filter(({ isBroken }) => isBroken).map(({ name }) => `"${name}" does not hold.`);
+export function shortageWords(
+  { resources, first, totals, fits, schedule }: MixOutcomeView,
+  { amount }: MixWriting,
+): string {
+  const broken = [
+    ...(schedule?.faults ?? []).slice(0, MOST_NAMED).map(({ code, name, unit, by }) => {
+      return `${name}: ${amount(Number(by))} ${manyInWords(unit)} ${FAULT_WORDS[code]}.`;
+    }),
+    ...totals.filter(({ isBroken }) => isBroken).map(({ name }) => `"${name}" does not hold.`),
+  ];
   const tightest = first === null ? undefined : resources[first];
   if (tightest === undefined) return broken.join(' ');
   const lacking = (each: typeof tightest) =>
@@ -83,8 +105,6 @@ export function shortageWords({ resources, first, totals, fits }: MixOutcomeView
     ...broken,
   ].join(' ');
 }
-
-const MOST_NAMED = 6;
 
 /** What a mix does otherwise than the one tried by hand: "12 fewer of platter, 30 more of bowl". */
 export function differenceWords({ moved }: MixOutcomeView, { amount }: MixWriting): string {

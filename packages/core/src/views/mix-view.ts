@@ -1,6 +1,6 @@
 import type { MixTotalMeasure, MixTotalRule, RowOf } from '@nuvar/book';
 import { type Figure, gapSentence } from '../figure/index.js';
-import { compared, decimal, type Decimal, HUNDRED, isPositive, ZERO } from '../number/index.js';
+import { compared, decimal, type Decimal, isPositive, ZERO } from '../number/index.js';
 import {
   limitsByProduct,
   mixAgainst,
@@ -8,6 +8,9 @@ import {
   type MixModel,
   mixModel,
   mixPlansApart,
+  mixSlots,
+  isInPeriods,
+  triedInSlot,
   madeResources,
   mixComponentUse,
   mixOutcome,
@@ -30,13 +33,16 @@ import {
 import type { Evaluation, Sheet } from '../sheet/index.js';
 import { type FigureView, type GapView, shown, shownAll } from './figure-view.js';
 import { mixBrings } from './mix-brings.js';
+import { filledPercent, isBeyond } from './mix-measures.js';
 import { type MixNote, mixNotes } from './mix-notes.js';
+import { type MixScheduleView, type MixSlotView, scheduleOf, slotsOf } from './mix-schedule-view.js';
 
 const OUTCOME = [
   'goal',
   'contribution',
   'setUps',
   'extra',
+  'holding',
   'profit',
   'fixedCosts',
   'operatingProfit',
@@ -89,6 +95,8 @@ export interface MixOutcomeView {
   readonly brings: readonly (string | null)[];
   readonly resources: readonly MixResourceView[];
   readonly totals: readonly MixTotalView[];
+  /** What is made, sold and in stock in each period; null of a plan of one. */
+  readonly schedule: MixScheduleView | null;
   /** The resource that runs out first when all quantities grow alike: its place. Null where none is used. */
   readonly first: number | null;
   /** True where every limit holds. */
@@ -120,6 +128,10 @@ export interface MixProductView {
 /** A mix plan as it is tried by hand. */
 export interface MixView extends MixOutcomeView {
   readonly products: readonly MixProductView[];
+  /** The quantities that are tried by hand, in the order in which others are asked for. */
+  readonly slots: readonly MixSlotView[];
+  /** The resources of the plan, how much of each there is in all, and what more costs. */
+  readonly supplies: readonly Pick<MixResourceView, 'id' | 'available' | 'normalPrice' | 'premium'>[];
   /** What is planned in Run for such a period; null where nothing of it is. */
   readonly planned: MixOutcomeView['outcome'] | null;
   /** What the mix tried by hand reaches above that. */
@@ -128,11 +140,6 @@ export interface MixView extends MixOutcomeView {
   readonly plannedQuantities: readonly string[] | null;
   readonly notes: readonly MixNote[];
 }
-
-/** What of a limit may be noise of the solver, in parts of it. */
-const NOISE = decimal('0.000001');
-const isBeyond = (by: Decimal | null, of: Decimal | null): boolean =>
-  by !== null && isPositive(by) && by.gt((of === null || of.lt(1) ? decimal('1') : of).mul(NOISE));
 
 /** A mix plan as the solver is given it, apart from the quantities tried by hand. */
 export interface MixModelView {
@@ -174,50 +181,84 @@ export function mixModelView(evaluation: Evaluation, planId: string): MixModelVi
 export function mixView(evaluation: Evaluation, planId: string): MixView {
   const { sheet } = evaluation;
   const rows = productsOfMix(sheet, planId);
-  const planned = rows.map(({ id }) => evaluation.read(mixProductTerms, id).planned?.amount ?? null);
+  const planned = isInPeriods(sheet, planId)
+    ? []
+    : rows.map(({ id }) => evaluation.read(mixProductTerms, id).planned?.amount ?? null);
   const plannedQuantities = planned.some((amount) => amount !== null)
     ? planned.map((amount) => (amount ?? ZERO).toDecimalPlaces(6).toFixed())
     : null;
+  const asPlanned = plannedQuantities === null ? null : withQuantities(planId, plannedQuantities);
   return {
     ...mixOutcomeView(evaluation, planId),
     products: rows.map((row) => productOf(evaluation, row.id)),
-    planned:
-      plannedQuantities === null
-        ? null
-        : shownAll(evaluation, mixOutcome, withQuantities(planId, plannedQuantities), OUTCOME),
-    ahead:
-      plannedQuantities === null
-        ? null
-        : shown(evaluation, mixAgainst, withQuantities(planId, plannedQuantities), 'ahead'),
+    slots: slotsOf(evaluation, planId),
+    supplies: resourcesOfMix(sheet, planId).map((row) => ({ id: row.id, ...supplyOf(evaluation, row.id) })),
+    planned: asPlanned === null ? null : shownAll(evaluation, mixOutcome, asPlanned, OUTCOME),
+    ahead: asPlanned === null ? null : shown(evaluation, mixAgainst, asPlanned, 'ahead'),
     plannedQuantities,
     notes: mixNotes(evaluation, planId),
   };
 }
 
-/** A mix of other quantities than those typed: the id is "plan@12|30|0", one for each product of the plan. */
+/** How much of a resource there is in all, and what it costs. */
+function supplyOf(evaluation: Evaluation, id: string): Omit<MixView['supplies'][number], 'id'> {
+  const terms = evaluation.read(mixResourceTerms, id);
+  const known = (member: 'normalPrice' | 'premium') =>
+    terms[member] === null ? null : shown(evaluation, mixResourceTerms, id, member);
+  return {
+    available: shown(evaluation, mixResourceTerms, id, 'available'),
+    normalPrice: known('normalPrice'),
+    premium: known('premium'),
+  };
+}
+
+/** A mix of other quantities than those typed: the id is "plan@12|30|0", one for each quantity of the plan. */
 export function mixOutcomeView(evaluation: Evaluation, id: string): MixOutcomeView {
   const { sheet } = evaluation;
   const [planId = '', stated] = id.split('@');
   const quantities = stated === undefined ? null : stated.split('|');
-  const rows = productsOfMix(sheet, planId);
-  const made = rows.map((row, index) => (quantities === null ? row.quantity : (quantities[index] ?? '0')));
-  const resources = resourcesOfMix(sheet, planId).map((row) => resourceOf(evaluation, row.id, quantities, made));
+  const isOfPeriods = isInPeriods(sheet, planId);
+  const { resources, brings, schedule } = isOfPeriods
+    ? { ...scheduleOf(evaluation, planId, quantities), brings: [] }
+    : { ...ofOnePeriod(evaluation, planId, quantities), schedule: null };
   const totals = sheet.rowsOf('mixTotal', 'planId', planId).map((row) => totalOf(evaluation, row.id, quantities));
-  const areMade = headsMade(sheet, rows, (index) => Number(made[index] ?? '0') > 0);
   const [first] = resources
     .flatMap(({ filled }, index) => (filled === null || filled === 0 ? [] : [{ filled, index }]))
     .sort((one, other) => other.filled - one.filled);
   return {
     outcome: shownAll(evaluation, mixOutcome, id, OUTCOME),
-    brings: rows.map((row, index) => mixBrings(evaluation, row, decimal(made[index] ?? '0'), areMade.has(row.id))),
+    brings,
     resources,
     totals,
+    schedule,
     first: first?.index ?? null,
-    fits: resources.every(({ isShort }) => !isShort) && totals.every(({ isBroken }) => !isBroken),
+    fits:
+      resources.every(({ isShort }) => !isShort) &&
+      totals.every(({ isBroken }) => !isBroken) &&
+      (schedule === null || schedule.faults.length === 0),
     gained: quantities === null ? null : shown(evaluation, mixAgainst, id, 'gained'),
     moved: movedBetween(
-      rows.map((row, index) => ({ name: nameInMix(sheet, row), by: decimal(made[index] ?? '0').minus(row.quantity) })),
+      slotsOf(evaluation, planId).map(({ name, quantity }, index) => ({
+        name,
+        by: quantities === null ? ZERO : decimal(quantities[index] ?? '0').minus(quantity),
+      })),
     ),
+  };
+}
+
+/** The resources of a plan of one period, and what its products bring to the goal. */
+function ofOnePeriod(
+  evaluation: Evaluation,
+  planId: string,
+  quantities: readonly string[] | null,
+): Pick<MixOutcomeView, 'resources' | 'brings'> {
+  const { sheet } = evaluation;
+  const rows = productsOfMix(sheet, planId);
+  const made = rows.map((row, index) => (quantities === null ? row.quantity : (quantities[index] ?? '0')));
+  const areMade = headsMade(sheet, rows, (index) => Number(made[index] ?? '0') > 0);
+  return {
+    resources: resourcesOfMix(sheet, planId).map((row) => resourceOf(evaluation, row.id, quantities, made)),
+    brings: rows.map((row, index) => mixBrings(evaluation, row, decimal(made[index] ?? '0'), areMade.has(row.id))),
   };
 }
 
@@ -249,18 +290,14 @@ function resourceOf(
   const outcome = evaluation.read(mixResourceOutcome, asked);
   const of = (member: 'extraUsed' | 'extraCost' | 'made') =>
     outcome[member] === null ? null : shown(evaluation, mixResourceOutcome, asked, member);
-  const known = (member: 'extra' | 'normalPrice' | 'premium') =>
-    terms[member] === null ? null : shown(evaluation, mixResourceTerms, id, member);
   const there = terms.available.amount?.plus(terms.extra?.amount ?? ZERO) ?? null;
   const used = outcome.used.amount;
   return {
     id,
     name: row === undefined ? '' : nameOfResource(sheet, row),
     unit: row === undefined ? '' : unitOfMixResource(sheet, row).text,
-    available: shown(evaluation, mixResourceTerms, id, 'available'),
-    extra: known('extra'),
-    normalPrice: known('normalPrice'),
-    premium: known('premium'),
+    ...supplyOf(evaluation, id),
+    extra: terms.extra === null ? null : shown(evaluation, mixResourceTerms, id, 'extra'),
     ...shownAll(evaluation, mixResourceOutcome, asked, ['used', 'left', 'short']),
     extraUsed: of('extraUsed'),
     extraCost: of('extraCost'),
@@ -269,13 +306,6 @@ function resourceOf(
     shares: row === undefined ? [] : sharesOf(evaluation, row, quantities, made),
     filled: outcome.made === null ? filledPercent(there, used) : null,
   };
-}
-
-/** What is used in percent of what there is; as much as one likes where there is nothing. Null where either is not known. */
-function filledPercent(there: Decimal | null, used: Decimal | null): number | null {
-  if (there === null || used === null) return null;
-  if (there.isZero()) return used.isZero() ? 0 : Number.MAX_SAFE_INTEGER;
-  return used.div(there).mul(HUNDRED).toNumber();
 }
 
 /** What each product takes of a resource, and each component that is made beyond its stock. */
@@ -342,7 +372,9 @@ function productOf(evaluation: Evaluation, id: string): MixProductView {
     lot: known('lot'),
     step: known('step'),
     planned: known('planned'),
-    isBroken: breaksOwnLimit(terms, decimal(row.quantity), madeInAllLines(sheet, row)),
+    isBroken: isInPeriods(sheet, row.planId)
+      ? breaksOwnLimit({ ...terms, lot: null }, soldInAll(sheet, row), ZERO)
+      : breaksOwnLimit(terms, decimal(row.quantity), madeInAllLines(sheet, row)),
   };
 }
 
@@ -351,6 +383,13 @@ const madeInAllLines = (sheet: Sheet, row: RowOf<'mixProduct'>): Decimal =>
   productsOfMix(sheet, row.planId)
     .filter((each) => setUpHead(sheet, each) === setUpHead(sheet, row))
     .reduce((so, { quantity }) => so.plus(quantity), ZERO);
+
+/** What is sold of a line in all periods, as tried. */
+const soldInAll = (sheet: Sheet, { id, planId }: RowOf<'mixProduct'>): Decimal =>
+  sheet
+    .read(mixSlots, planId)
+    .filter((slot) => slot.rowId === id && slot.of === 'sold')
+    .reduce((so, slot) => so.plus(triedInSlot(sheet, slot)), ZERO);
 
 /** The minimum lot is that of all lines of a product together. */
 function breaksOwnLimit({ least, most, lot }: MixProductTerms, made: Decimal, together: Decimal): boolean {
@@ -366,12 +405,12 @@ const PLACES = 12;
 export const plainDecimal = (value: number): string =>
   Number.isFinite(value) ? decimal(String(value)).toDecimalPlaces(PLACES).toFixed() : '0';
 
-/** Quantities by product of a model as decimals by product of the plan, as an outcome is asked for; what the model leaves out is not made. */
+/** Quantities by product of a model as decimals by quantity of the plan, as an outcome is asked for; what the model leaves out is not made. */
 export function quantitiesOfPlan(
-  products: readonly Pick<MixProductView, 'id'>[],
+  slots: readonly Pick<MixSlotView, 'id'>[],
   model: MixModel,
   quantities: readonly number[],
 ): string[] {
   const places = new Map(model.products.map(({ id }, at) => [id, at]));
-  return products.map(({ id }) => plainDecimal(quantities[places.get(id) ?? -1] ?? 0));
+  return slots.map(({ id }) => plainDecimal(quantities[places.get(id) ?? -1] ?? 0));
 }

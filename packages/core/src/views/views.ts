@@ -41,6 +41,7 @@ import { jointView } from './joint-view.js';
 import { droppedView, methodEffectView } from './method-effect-view.js';
 import { methodsView } from './methods-view.js';
 import { mixRankingView, mixUseView } from './mix-ranking-view.js';
+import { mixStockTermsView } from './mix-schedule-view.js';
 import { mixApartView, mixBesideView, mixModelView, mixOutcomeView, mixView } from './mix-view.js';
 import { neededMaterialsView } from './needed-materials-view.js';
 import { numberedView } from './numbered-workings.js';
@@ -162,6 +163,7 @@ export const VIEWS = {
   mixApart: (evaluation: Evaluation, id: string) => mixApartView(evaluation, id),
   mixRanking: (evaluation: Evaluation, id: string) => mixRankingView(evaluation, id),
   mixUse: (evaluation: Evaluation, id: string) => mixUseView(evaluation, id),
+  mixStockTerms: (evaluation: Evaluation, id: string) => mixStockTermsView(evaluation, id),
   candidate: (evaluation: Evaluation, id: string) => candidateView(evaluation, id),
   working: (evaluation: Evaluation, id: string) => workingView(evaluation, id),
   levers: (evaluation: Evaluation, id: string) => leversOf(evaluation, id, 5),

@@ -33,18 +33,16 @@ export function MixAnswerPart({ plan, view, model, searching, best, outcome }: M
   const [before, setBefore] = useState<readonly string[] | null>(null);
   const [takesOver, setTakesOver] = useState(false);
   const isStale = search.model !== null && shapeOf(search.model) !== shapeOf(model);
-  const ids = view.products.map(({ id }) => id);
   const use = () => {
     if (best === null) return;
-    setBefore(view.products.map(({ quantity }) => quantity));
-    edit(quantitiesTo(ids, best));
+    setBefore(view.slots.map(({ quantity }) => quantity));
+    edit(quantitiesTo(view.slots, best));
   };
   const save = () => {
     const id = newId();
-    if (best !== null && edit(savedAs(plan, ids, best, id)).length === 0) void navigate(address('mix', id));
+    if (best !== null && edit(savedAs(plan, view.slots, best, id)).length === 0) void navigate(address('mix', id));
   };
-  const isSame =
-    best !== null && view.products.every(({ quantity }, index) => Number(quantity) === Number(best[index]));
+  const isSame = best !== null && view.slots.every(({ quantity }, index) => Number(quantity) === Number(best[index]));
   return (
     <section className="mt-3" aria-label="Best mix">
       <div className="flex flex-wrap items-center gap-3 print:hidden">
@@ -72,7 +70,7 @@ export function MixAnswerPart({ plan, view, model, searching, best, outcome }: M
             type="button"
             className="btn"
             onClick={() => {
-              edit(quantitiesTo(ids, before));
+              edit(quantitiesTo(view.slots, before));
               setBefore(null);
             }}
           >

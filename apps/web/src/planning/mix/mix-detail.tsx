@@ -10,6 +10,7 @@ import { MixCompare } from './mix-compare.js';
 import { MixFiles } from './mix-files.js';
 import { MixLimits } from './mix-limits.js';
 import { MixNotes } from './mix-notes.js';
+import { MixPeriods } from './periods/mix-periods.js';
 import { MixTry } from './mix-try.js';
 import { MixUses } from './mix-uses.js';
 import { useMixSearch } from './use-mix-search.js';
@@ -18,6 +19,7 @@ const SIDES = {
   try: 'Mix',
   limits: 'Products and limits',
   uses: 'Resources and uses',
+  periods: 'Periods',
   compare: 'Compare plans',
 } as const;
 
@@ -60,6 +62,7 @@ export function MixDetail({ id }: { readonly id: string }) {
       )}
       {side === 'limits' && <MixLimits planId={id} />}
       {side === 'uses' && <MixUses planId={id} />}
+      {side === 'periods' && <MixPeriods planId={id} />}
       {side === 'compare' && <MixCompare planId={id} />}
     </section>
   );

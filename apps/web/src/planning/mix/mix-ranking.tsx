@@ -65,7 +65,7 @@ function Ranking({ planId, view, model, at, ranked, best, goal }: RankingProps) 
   const { currency } = useSettings();
   const { id: resourceId = '', name = '', unit = '' } = model.resources[at] ?? {};
   const figures = useView('mixRanking', resourceId);
-  const quantities = quantitiesOfPlan(view.products, model, ranked.quantities);
+  const quantities = quantitiesOfPlan(view.slots, model, ranked.quantities);
   const byRanking = useView('mixOutcome', `${planId}@${quantities.join('|')}`);
   const byBest = useView('mixOutcome', `${planId}@${best.join('|')}`);
   const isUnits = model.goal === 'units';

@@ -143,19 +143,10 @@ it('the best mix is saved as another plan, each quantity with its product, in wh
       },
     ]),
   ).toEqual([]);
-  const { products: shown } = VIEWS.mix(figuresNow(), plan().id);
+  const { products: shown, slots } = VIEWS.mix(figuresNow(), plan().id);
   const id = newId();
   const quantities = shown.map((_product, index) => String(10 + index));
-  expect(
-    changed(
-      savedAs(
-        plan(),
-        shown.map((product) => product.id),
-        quantities,
-        id,
-      ),
-    ),
-  ).toEqual([]);
+  expect(changed(savedAs(plan(), slots, quantities, id))).toEqual([]);
   const quantityOf = (name: string) =>
     VIEWS.mix(figuresNow(), id).products.find((product) => product.name === name)?.quantity;
   expect(shown.map(({ name }) => quantityOf(name))).toEqual(quantities);

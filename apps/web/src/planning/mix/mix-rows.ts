@@ -181,7 +181,7 @@ export function resourceColumns(
       view: 'mix',
       digits: 2,
       of: () => planId,
-      pick: (view, { id }: MixResourceRow) => view.resources.find((each) => each.id === id)?.[member] ?? undefined,
+      pick: (view, { id }: MixResourceRow) => view.supplies.find((each) => each.id === id)?.[member] ?? undefined,
     });
   const isOwn = (row: MixResourceRow | null) => row === null || SOURCES.every(([source]) => row[source] === null);
   return [
@@ -191,6 +191,7 @@ export function resourceColumns(
     field('available', 'Available, typed'),
     { ...field('countsOnOrder', 'With what is on order'), applies: (row) => row?.materialId != null },
     { ...field('madeWhenShort', 'Made when it runs out'), applies: (row) => row?.componentId != null },
+    { ...field('isKept'), applies: isOwn },
     field('extra'),
     field('extraPrice', `Price of extra, ${currency}`),
     figure('normalPrice', `Normal price, ${currency}`),

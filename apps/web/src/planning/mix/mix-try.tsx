@@ -10,6 +10,7 @@ import { MixPictures } from './mix-pictures.js';
 import { MixProducts } from './mix-products.js';
 import { MixReasons } from './mix-reasons.js';
 import { MixResources } from './mix-resources.js';
+import { MixSchedule } from './periods/mix-schedule.js';
 import type { MixSearching } from './use-mix-search.js';
 import { useMixWriting } from './use-mix-writing.js';
 
@@ -38,12 +39,21 @@ export function MixTry({ plan, view, modelView, searching }: MixTryProps) {
         best={best}
         outcome={outcome}
       />
-      <div className="mt-3 grid items-start gap-x-10 gap-y-4 desk:grid-cols-2">
-        <MixProducts view={view} rooms={modelView.rooms} best={best} goal={plan.goal} />
-        <MixResources view={view} best={outcome} />
-      </div>
+      {view.schedule === null ? (
+        <div className="mt-3 grid items-start gap-x-10 gap-y-4 desk:grid-cols-2">
+          <MixProducts view={view} rooms={modelView.rooms} best={best} goal={plan.goal} />
+          <MixResources view={view} best={outcome} />
+        </div>
+      ) : (
+        <>
+          <MixSchedule planId={plan.id} schedule={view.schedule} best={outcome?.schedule ?? null} />
+          <div className="mt-5 max-w-3xl">
+            <MixResources view={view} best={outcome} />
+          </div>
+        </>
+      )}
       {best !== null && <MixReasons planId={plan.id} view={view} search={search} best={best} />}
-      <MixPictures view={view} search={search} best={best} />
+      {view.schedule === null && <MixPictures view={view} search={search} best={best} />}
     </>
   );
 }

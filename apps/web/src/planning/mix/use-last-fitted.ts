@@ -5,14 +5,14 @@ import { useEffect } from 'react';
 const LAST = new Map<string, readonly string[]>();
 
 /** The last mix that was tried and fitted, where the one that is tried now does not; null where there is none, or it does. */
-export function useLastFitted(planId: string, { fits, products }: MixView): readonly string[] | null {
+export function useLastFitted(planId: string, { fits, slots }: MixView): readonly string[] | null {
   useEffect(() => {
     if (fits)
       LAST.set(
         planId,
-        products.map(({ quantity }) => quantity),
+        slots.map(({ quantity }) => quantity),
       );
-  }, [planId, fits, products]);
+  }, [planId, fits, slots]);
   const last = fits ? undefined : LAST.get(planId);
-  return last?.length === products.length ? last : null;
+  return last?.length === slots.length ? last : null;
 }

@@ -1,6 +1,6 @@
 import { compareDecimalText } from '../../fields/index.js';
 import { problem } from '../../problem/index.js';
-import type { StoredRow } from '../stored-row.js';
+import { fieldValue } from '../stored-row.js';
 import type { RowRule } from './rule.js';
 
 /** The format of book files from which on there are mix plans. */
@@ -33,33 +33,45 @@ export const mixProductsAreNamed: RowRule<'mixProduct'> = {
   },
 };
 
-/** What a product is to be made at least is no more than what it is made at most. */
-export const mixLimitsAreInOrder: RowRule<'mixProduct'> = {
-  kinds: ['mixProduct'],
+/** What is asked for at least is no more than what can be had at most. */
+export const mixLimitsAreInOrder: RowRule<'mixProduct' | 'mixPeriodProduct'> = {
+  kinds: ['mixProduct', 'mixPeriodProduct'],
   reads: ['minimum', 'maximum'],
   since: MIX_SINCE,
-  problems(_book, { after: { id, minimum, maximum } }) {
+  problems(_book, { kind, after: { id, minimum, maximum } }) {
     return maximum !== null && compareDecimalText(minimum, maximum) > 0
-      ? [problem('least-above-most', { kind: 'mixProduct', rowId: id, field: 'maximum' })]
+      ? [problem('least-above-most', { kind, rowId: id, field: 'maximum' })]
       : [];
   },
 };
 
-/** What is used, and what counts in a total, is of the same plan. */
-export const mixPartsAreOfOnePlan: RowRule<'mixUse' | 'mixTotalProduct'> = {
-  kinds: ['mixUse', 'mixTotalProduct'],
-  reads: ['resourceId', 'totalId', 'mixProductId'],
+/** What two parts of a mix plan say together: by its kind, the fields that point to them. */
+const PAIRS = {
+  mixUse: ['mixProductId', 'resourceId'],
+  mixTotalProduct: ['mixProductId', 'totalId'],
+  mixPeriodProduct: ['mixProductId', 'periodId'],
+  mixPeriodResource: ['resourceId', 'periodId'],
+} as const;
+const POINTS_TO = {
+  mixProductId: 'mixProduct',
+  resourceId: 'mixResource',
+  totalId: 'mixTotal',
+  periodId: 'mixPeriod',
+} as const;
+
+/** What is used, what counts in a total, and what is said of a period, is of the same plan. */
+export const mixPartsAreOfOnePlan: RowRule<keyof typeof PAIRS> = {
+  kinds: Object.keys(PAIRS) as (keyof typeof PAIRS)[],
+  reads: ['mixProductId', 'resourceId', 'totalId', 'periodId'],
   since: MIX_SINCE,
   problems(book, { kind, after }) {
-    const product = book.row('mixProduct', after.mixProductId) as StoredRow<'mixProduct'> | undefined;
-    const other = (
-      kind === 'mixUse'
-        ? book.row('mixResource', (after as StoredRow<'mixUse'>).resourceId)
-        : book.row('mixTotal', (after as StoredRow<'mixTotalProduct'>).totalId)
-    ) as StoredRow<'mixResource' | 'mixTotal'> | undefined;
-    return product === undefined || other === undefined || product.planId === other.planId
+    const [first, second] = PAIRS[kind].map((field) => {
+      const row = book.row(POINTS_TO[field], fieldValue(after, field) as string);
+      return row === undefined ? undefined : fieldValue(row, 'planId');
+    });
+    return first === undefined || second === undefined || first === second
       ? []
-      : [problem('of-another-mix-plan', { kind, rowId: after.id, field: 'mixProductId' })];
+      : [problem('of-another-mix-plan', { kind, rowId: after.id, field: PAIRS[kind][0] })];
   },
 };
 

@@ -23,6 +23,8 @@ const ONCE: Partial<Readonly<Record<Kind, readonly [of: string, and: string]>>> 
   inputRange: ['pricePointId', 'input'],
   mixUse: ['resourceId', 'mixProductId'],
   mixTotalProduct: ['totalId', 'mixProductId'],
+  mixPeriodProduct: ['periodId', 'mixProductId'],
+  mixPeriodResource: ['periodId', 'resourceId'],
 };
 
 /** What two rows say together is entered once. */

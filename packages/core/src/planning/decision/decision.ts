@@ -16,7 +16,7 @@ import { NUMBER, unit } from '../../quantity/index.js';
 import { pricePoint, unitBehaviour } from '../../selling/index.js';
 import { type Calculation, HOUR, money, MONTH, type Sheet } from '../../sheet/index.js';
 import { planningGap } from '../gaps.js';
-import { mixPeriod } from '../mix/mix-period.js';
+import { mixPeriod } from '../mix/periods/mix-periods.js';
 import { decisionCost } from './decision-cost.js';
 import { type About, orderContribution, orderTurningPrice, priceOf, restOfBatch } from './special-order.js';
 

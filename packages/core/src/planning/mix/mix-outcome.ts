@@ -1,7 +1,6 @@
 import { type MixTotalSide, type RowOf } from '@nuvar/book';
 import {
   choice,
-  constant,
   difference,
   type Figure,
   missing,
@@ -14,9 +13,18 @@ import { PERCENT } from '../../quantity/index.js';
 import { type Calculation, money, OUTPUT, type Sheet, WHOLE_BOOK } from '../../sheet/index.js';
 import { periodCosts } from '../period-costs.js';
 import { planningGap } from '../gaps.js';
-import { mixPeriod } from './mix-period.js';
+import { isInPeriods, mixPeriod } from './periods/mix-periods.js';
+import type { AskedQuantities } from './periods/period-quantity.js';
+import { countedAsUnits, type MixSums, scheduleSums } from './periods/schedule-sums.js';
 import { mixProductTerms } from './mix-product.js';
-import { askedOf, isMade, productsOfMix, quantitiesOf, resourcesOfMix, withQuantities } from './mix-quantities.js';
+import {
+  quantitiesAsked,
+  isMade,
+  productsOfMix,
+  quantitiesOf,
+  resourcesOfMix,
+  withQuantities,
+} from './mix-quantities.js';
 import { mixResourceOutcome } from './mix-resource-outcome.js';
 import { headsMade } from './set-up-head.js';
 
@@ -28,6 +36,8 @@ export interface MixOutcome {
   readonly contribution: Figure;
   readonly setUps: Figure;
   readonly extra: Figure;
+  /** What holding stock costs, of a plan of several periods. */
+  readonly holding: Figure;
   readonly profit: Figure;
   /** Fixed costs of the period, whatever is made. */
   readonly fixedCosts: Figure;
@@ -40,7 +50,7 @@ export interface MixOutcome {
 /**
  * What a mix brings in its period; the id is that of the plan, for the quantities tried by hand, or "plan@12|30|0" for others.
  * Contribution = sum of quantity x contribution; profit after set-up = contribution - set-ups of what is made - premium of the
- * extra that is used. Operating profit = that - fixed costs of the period. Cost = sum of quantity x variable cost + set-ups + that premium. By the goal of contribution set-ups are
+ * extra that is used - holding of stock. Operating profit = that - fixed costs of the period. Cost = sum of quantity x variable cost + set-ups + that premium. By the goal of contribution set-ups are
  * not taken off. Gaps: those of the terms of a product that is made.
  */
 export const mixOutcome: Calculation<MixOutcome> = {
@@ -50,7 +60,8 @@ export const mixOutcome: Calculation<MixOutcome> = {
     contribution: 'What this mix leaves before set-ups and what extra costs (contribution).',
     setUps: 'What the set-ups of all products that are made cost.',
     extra: 'What overtime and extra purchases cost above their normal price.',
-    profit: 'What this mix leaves after set-ups and extra.',
+    holding: 'What holding stock from period to period costs.',
+    profit: 'What this mix leaves after set-ups, extra and holding.',
     fixedCosts: 'The fixed costs of the period, whatever is made.',
     operatingProfit: 'What this mix leaves after set-ups, extra and the fixed costs of the period (operating profit).',
     revenue: 'What this mix brings: net revenue.',
@@ -58,37 +69,20 @@ export const mixOutcome: Calculation<MixOutcome> = {
     cost: 'What changes with this mix, with its set-ups and extra.',
   },
   work(sheet, id) {
-    const { of: planId, quantities: asked } = askedOf(id);
+    const { of: planId, quantities: asked } = quantitiesAsked(sheet, id);
     const plan = sheet.row('mixPlan', planId);
     const amount = money(sheet);
     if (plan === undefined) return gone(sheet);
-    const made = quantitiesOf(sheet, planId, asked);
-    const rows = productsOfMix(sheet, planId);
-    const terms = rows.map((row) => sheet.read(mixProductTerms, row.id));
-    const areMade = headsMade(sheet, rows, (index) => isMade(made[index] as Figure));
-    const each = (name: string, of: 'contribution' | 'revenue' | 'variableCost') =>
-      terms.flatMap((term, index) => {
-        const quantity = made[index] as Figure;
-        return isMade(quantity) ? [multiplied({ name, subject: quantity.subject }, quantity, term[of])] : [];
-      });
-    const contribution = sum('Contribution', amount, each('Contribution', 'contribution'));
-    const setUps = sum(
-      'Set-ups',
-      amount,
-      rows.flatMap((row, index) => (areMade.has(row.id) ? (terms[index]?.setUpCost ?? []) : [])),
+    const { contribution, setUps, extra, holding, revenue, units, cost } = isInPeriods(sheet, planId)
+      ? scheduleSums(sheet, planId, asked)
+      : mixSumsOf(sheet, planId, asked);
+    const ofStock = sum('Extra and holding', amount, [extra, holding]);
+    const afterExtra = difference(
+      'Contribution after extra',
+      contribution,
+      isInPeriods(sheet, planId) ? ofStock : extra,
     );
-    const extra = sum(
-      'Extra',
-      amount,
-      resourcesOfMix(sheet, planId).flatMap(
-        (row) => sheet.read(mixResourceOutcome, withQuantities(row.id, asked)).extraCost ?? [],
-      ),
-    );
-    const afterExtra = difference('Contribution after extra', contribution, extra);
     const profit = difference('Profit after set-up', afterExtra, setUps);
-    const revenue = sum('Net revenue', amount, each('Net revenue', 'revenue'));
-    const units = sum('Units', OUTPUT, made.map(plain));
-    const cost = sum('Cost', amount, [...each('Variable cost', 'variableCost'), setUps, extra]);
     const fixedCosts = fixedCostsOfMix(sheet, planId);
     const operatingProfit = difference('Operating profit', profit, fixedCosts);
     const byGoal = {
@@ -100,9 +94,44 @@ export const mixOutcome: Calculation<MixOutcome> = {
       'least cost': cost,
     };
     const goal = choice('Goal', byGoal[plan.goal], plan.goal);
-    return { goal, contribution, setUps, extra, profit, fixedCosts, operatingProfit, revenue, units, cost };
+    return { goal, contribution, setUps, extra, holding, profit, fixedCosts, operatingProfit, revenue, units, cost };
   },
 };
+
+/** What a mix of one period adds up to. */
+function mixSumsOf(sheet: Sheet, planId: string, asked: AskedQuantities): MixSums {
+  const amount = money(sheet);
+  const made = quantitiesOf(sheet, planId, asked);
+  const rows = productsOfMix(sheet, planId);
+  const terms = rows.map((row) => sheet.read(mixProductTerms, row.id));
+  const areMade = headsMade(sheet, rows, (index) => isMade(made[index] as Figure));
+  const each = (name: string, of: 'contribution' | 'revenue' | 'variableCost') =>
+    terms.flatMap((term, index) => {
+      const quantity = made[index] as Figure;
+      return isMade(quantity) ? [multiplied({ name, subject: quantity.subject }, quantity, term[of])] : [];
+    });
+  const setUps = sum(
+    'Set-ups',
+    amount,
+    rows.flatMap((row, index) => (areMade.has(row.id) ? (terms[index]?.setUpCost ?? []) : [])),
+  );
+  const extra = sum(
+    'Extra',
+    amount,
+    resourcesOfMix(sheet, planId).flatMap(
+      (row) => sheet.read(mixResourceOutcome, withQuantities(row.id, asked)).extraCost ?? [],
+    ),
+  );
+  return {
+    setUps,
+    extra,
+    contribution: sum('Contribution', amount, each('Contribution', 'contribution')),
+    holding: sum('Holding', amount, []),
+    revenue: sum('Net revenue', amount, each('Net revenue', 'revenue')),
+    units: sum('Units', OUTPUT, made.map(countedAsUnits)),
+    cost: sum('Cost', amount, [...each('Variable cost', 'variableCost'), setUps, extra]),
+  };
+}
 
 /** The fixed costs of the period of a plan = fixed costs a month x its months. */
 export const fixedCostsOfMix = (sheet: Sheet, planId: string): Figure =>
@@ -111,12 +140,6 @@ export const fixedCostsOfMix = (sheet: Sheet, planId: string): Figure =>
     sheet.read(periodCosts, WHOLE_BOOK).total,
     sheet.read(mixPeriod, planId).months,
   );
-
-const A_UNIT = (of: Figure['unit']) => constant('Counted as', '1', OUTPUT.per(of), 'each unit counts as one');
-
-/** Units of any product, counted together. */
-const plain = (quantity: Figure): Figure =>
-  multiplied({ name: 'Units', subject: quantity.subject }, quantity, A_UNIT(quantity.unit));
 
 /** What a total comes to, and what it is held against. */
 export interface MixTotalOutcome {
@@ -140,7 +163,7 @@ export const mixTotalOutcome: Calculation<MixTotalOutcome> = {
     stated: 'The limit as it was entered: units, or percent of all.',
   },
   work(sheet, id) {
-    const { of: totalId, quantities: asked } = askedOf(id);
+    const { of: totalId, quantities: asked } = quantitiesAsked(sheet, id);
     const row = sheet.row('mixTotal', totalId);
     if (row === undefined) {
       const figure = ofMissingRow({ name: 'Units', unit: OUTPUT }, 'a mix plan');
@@ -157,7 +180,7 @@ export const mixTotalOutcome: Calculation<MixTotalOutcome> = {
         { name, subject },
         OUTPUT,
         productsOfMix(sheet, row.planId).flatMap((product, index) =>
-          counts(sides.get(product.id)) ? [plain(made[index] as Figure)] : [],
+          counts(sides.get(product.id)) ? [countedAsUnits(made[index] as Figure)] : [],
         ),
       );
     if (row.measure === 'difference') {
@@ -196,6 +219,7 @@ function gone(sheet: Sheet): MixOutcome {
     contribution: figure,
     setUps: figure,
     extra: figure,
+    holding: figure,
     profit: figure,
     fixedCosts: figure,
     operatingProfit: figure,

@@ -5,7 +5,9 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { decimal } from '../../number/index.js';
 import { amount, demoRows, evaluated, rowsOf, workshop, type WorkshopFields } from '../../testing/evaluated.js';
 import { quantitiesOfPlan, VIEWS } from '../../views/index.js';
+import type { Evaluation } from '../../sheet/index.js';
 import { readMixTable } from './mix-table.js';
+import type { MixSlot } from './periods/mix-slots.js';
 import { rankedMixes, solveMix } from './solver/index.js';
 import { loadSolver } from './highs/index.js';
 
@@ -267,7 +269,7 @@ describe('a component that runs short', () => {
     const evaluation = evaluated(rows);
     const { model } = VIEWS.mixModel(evaluation, ids.plan);
     const { quantities } = solveMix(highs, model);
-    const asked = quantitiesOfPlan(VIEWS.mix(evaluation, ids.plan).products, model, quantities);
+    const asked = quantitiesOfPlan(VIEWS.mix(evaluation, ids.plan).slots, model, quantities);
     // A lid that is sold takes no hours itself: its making does.
     expect(VIEWS.mix(evaluation, ids.plan).notes).toEqual([]);
     const { resources, fits } = VIEWS.mixOutcome(evaluation, `${ids.plan}@${asked.join('|')}`);
@@ -331,13 +333,12 @@ describe('the mix plans of the demo', () => {
       expect(found.fits).toBe(true);
       expect(Number(found.outcome.goal.amount)).toBeCloseTo(goal, 4);
       // Typed by hand, it shows the same.
+      const places = new Map(model.products.map((product, at) => [product.id, at]));
       const typed = evaluation.fork(
-        view.products.map((product, index) => ({
-          kind: 'mixProduct' as Kind,
-          id: product.id,
-          field: 'quantity',
+        view.slots.map((slot) => ({
+          ...fieldOf(evaluation, slot),
           how: 'set' as const,
-          value: decimal((quantities[index] ?? 0).toFixed(9)).toFixed(),
+          value: decimal((quantities[places.get(slot.id) ?? -1] ?? 0).toFixed(9)).toFixed(),
         })),
       );
       expect(VIEWS.mix(typed, id).outcome.goal.amount).toBe(found.outcome.goal.amount);
@@ -357,6 +358,13 @@ describe('the mix plans of the demo', () => {
     expect(view?.resources[view.first ?? -1]?.name).toBe('Cane handle');
   });
 });
+
+/** The row and the field that hold a quantity of a plan. */
+function fieldOf({ sheet }: Evaluation, { of, rowId, periodId }: MixSlot): { kind: Kind; id: string; field: string } {
+  if (of === 'quantity') return { kind: 'mixProduct', id: rowId, field: 'quantity' };
+  const row = sheet.rowsOf('mixPeriodProduct', 'mixProductId', rowId).find((each) => each.periodId === periodId);
+  return { kind: 'mixPeriodProduct', id: row?.id ?? '', field: of };
+}
 
 /** A plan typed in figures of its own: every product and resource by name, as a person enters them who has no book yet. */
 interface TypedPlan {
@@ -447,7 +455,7 @@ describe('solver and figures', () => {
           const { status, goal, quantities } = solveMix(highs, model);
           if (status !== 'best') return;
           fitting += 1;
-          const asked = quantitiesOfPlan(VIEWS.mix(evaluation, planId).products, model, quantities);
+          const asked = quantitiesOfPlan(VIEWS.mix(evaluation, planId).slots, model, quantities);
           const { outcome, fits } = VIEWS.mixOutcome(evaluation, `${planId}@${asked.join('|')}`);
           expect(fits).toBe(true);
           expect(outcome.fixedCosts.amount).toBe('500');
@@ -511,7 +519,7 @@ describe('solver and figures', () => {
         const { model } = VIEWS.mixModel(evaluation, planId);
         const found = solveMix(highs, model);
         if (found.status !== 'best') return;
-        const quantities = quantitiesOfPlan(VIEWS.mix(evaluation, planId).products, model, found.quantities);
+        const quantities = quantitiesOfPlan(VIEWS.mix(evaluation, planId).slots, model, found.quantities);
         const { outcome } = VIEWS.mixOutcome(evaluation, `${planId}@${quantities.join('|')}`);
         const figured = Number(outcome.goal.amount);
         expect(Math.abs(figured - found.goal)).toBeLessThanOrEqual(Math.max(0.01, Math.abs(figured) * 1e-6));

@@ -15,7 +15,7 @@ import { type Unit, unit } from '../../quantity/index.js';
 import { pricePoint, setPrice } from '../../selling/index.js';
 import { BATCH, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { planningGap } from '../gaps.js';
-import { mixPeriod } from './mix-period.js';
+import { mixPeriod } from './periods/mix-periods.js';
 import { setUpHead } from './set-up-head.js';
 
 /** What a mix plan knows of one of its products, for each unit of it. */
@@ -125,9 +125,7 @@ function amountsOf(sheet: Sheet, row: Row, subject: string, perUnit: Unit, setUp
     (point === undefined ? without(sheet, row, subject, perUnit) : sheet.read(pricePoint, point.id).contribution);
   const revenue = typed('revenue', 'Net revenue') ?? revenueAt(sheet, row, subject, perUnit);
   const isHeld = setUp !== null && row.contribution === null && row.productId !== null;
-  const inUnit = isHeld
-    ? quotient({ name: 'Set-up in a unit', subject }, setUp, sheet.read(batch, row.productId as string).good)
-    : null;
+  const inUnit = isHeld ? setUpInUnit(sheet, subject, setUp, row.productId as string) : null;
   return {
     contribution:
       inUnit === null ? left : sum({ name: 'Contribution before set-up', subject }, left.unit, [left, inUnit]),
@@ -139,6 +137,32 @@ function amountsOf(sheet: Sheet, row: Row, subject: string, perUnit: Unit, setUp
         : costWithoutPrice(sheet, row, subject, perUnit, inUnit)),
   };
 }
+
+/**
+ * What changes with making a unit of a line, without selling it and without a set-up that the plan charges by itself: as typed
+ * (variable cost), else by its bill and steps. Gap: neither.
+ */
+export const mixMakingCost: Calculation<{ readonly perUnit: Figure }> = {
+  name: 'mixMakingCost',
+  meanings: { perUnit: 'What changes with making one unit.' },
+  work(sheet, id) {
+    const row = sheet.row('mixProduct', id);
+    if (row === undefined) return { perUnit: gone(sheet).variableCost };
+    const subject = nameInMix(sheet, { ...row, channelId: null });
+    const perUnit = money(sheet).per(outputInMix(sheet, row));
+    if (row.variableCost !== null)
+      return {
+        perUnit: sheet.input('mixProduct', row, 'variableCost', { name: 'Variable cost', subject, unit: perUnit }),
+      };
+    const setUp =
+      row.setUp === 'once in the plan' && row.productId !== null ? setUpOfBatch(sheet, row.productId) : null;
+    const inUnit = setUp === null ? null : setUpInUnit(sheet, subject, setUp, row.productId as string);
+    return { perUnit: costWithoutPrice(sheet, row, subject, perUnit, inUnit) };
+  },
+};
+
+const setUpInUnit = (sheet: Sheet, subject: string, setUp: Figure, productId: string): Figure =>
+  quotient({ name: 'Set-up in a unit', subject }, setUp, sheet.read(batch, productId).good);
 
 function costOf(subject: string, revenue: Figure, left: Figure, inUnit: Figure | null): Figure {
   const cost = difference({ name: 'Variable cost', subject }, revenue, left);

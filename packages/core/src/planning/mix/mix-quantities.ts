@@ -1,8 +1,10 @@
 import { isDecimalText, type RowOf } from '@nuvar/book';
-import { choice, constant, type Figure } from '../../figure/index.js';
+import { choice, constant, type Figure, sum } from '../../figure/index.js';
 import { isPositive } from '../../number/index.js';
-import type { Sheet } from '../../sheet/index.js';
+import type { Calculation, Sheet } from '../../sheet/index.js';
 import { nameInMix, outputInMix } from './mix-product.js';
+import { periodsOfMix } from './periods/mix-periods.js';
+import { type AskedQuantities, lineInPeriod } from './periods/period-quantity.js';
 
 /** The products of a mix plan in their order. */
 export const productsOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixProduct'>[] =>
@@ -16,16 +18,33 @@ export const resourcesOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mi
 export const withQuantities = (id: string, quantities: readonly string[] | null): string =>
   quantities === null ? id : `${id}@${quantities.join('|')}`;
 
-/** An id such as "plan" or "plan@12|30.5|0". */
-export function askedOf(id: string): { readonly of: string; readonly quantities: readonly string[] | null } {
-  const [of = '', stated] = id.split('@');
-  return { of, quantities: stated === undefined ? null : stated.split('|') };
+/** What is asked for of a mix, and its quantities by the places of its slots; null for those tried by hand. */
+interface Asked {
+  readonly of: string;
+  readonly quantities: AskedQuantities;
 }
 
-/** How much is made of each product: as typed, or as asked for. */
-export function quantitiesOf(sheet: Sheet, planId: string, asked: readonly string[] | null): readonly Figure[] {
+const askedById: Calculation<Asked> = {
+  name: 'mixAsked',
+  meanings: {},
+  work(_sheet, id) {
+    const [of = '', stated] = id.split('@');
+    return { of, quantities: stated === undefined ? null : stated.split('|') };
+  },
+};
+
+/** An id such as "plan" or "plan@12|30.5|0". */
+export const quantitiesAsked = (sheet: Sheet, id: string): Asked => sheet.read(askedById, id);
+
+/** How much there is of each line: as typed, or as asked for; in a plan of several periods what is sold in all of them. */
+export function quantitiesOf(sheet: Sheet, planId: string, asked: AskedQuantities): readonly Figure[] {
+  const periods = periodsOfMix(sheet, planId);
   return productsOfMix(sheet, planId).map((row, index) => {
     const leaf = { name: 'Quantity', subject: nameInMix(sheet, row), unit: outputInMix(sheet, row) };
+    if (periods.length > 0) {
+      const sold = periods.map((periodId) => lineInPeriod(sheet, row.id, periodId, 'sold', asked));
+      return sum({ name: 'Sold', subject: leaf.subject }, leaf.unit, sold);
+    }
     if (asked === null) return sheet.input('mixProduct', row, 'quantity', leaf);
     const amount = asked[index] ?? '0';
     return choice(

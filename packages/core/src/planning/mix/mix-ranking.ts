@@ -3,7 +3,7 @@ import { committedCost, productCost } from '../../production/index.js';
 import { unit } from '../../quantity/index.js';
 import { type Calculation, money, WHOLE_BOOK } from '../../sheet/index.js';
 import { productsOfMix } from './mix-quantities.js';
-import { mixPeriod } from './mix-period.js';
+import { mixPeriod } from './periods/mix-periods.js';
 import { mixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';

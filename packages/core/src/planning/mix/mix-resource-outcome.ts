@@ -12,8 +12,8 @@ import {
 import { unit } from '../../quantity/index.js';
 import type { Calculation, Sheet } from '../../sheet/index.js';
 import { madeResources, mixComponentUse } from './mix-component.js';
-import { askedOf, isMade, productsOfMix, quantitiesOf, withQuantities } from './mix-quantities.js';
-import { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
+import { quantitiesAsked, isMade, productsOfMix, quantitiesOf, withQuantities } from './mix-quantities.js';
+import { mixResourceTerms, type MixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 import { mixUse } from './mix-use.js';
 import { headsMade } from './set-up-head.js';
 
@@ -48,7 +48,7 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
     short: 'How much this mix lacks, with all extra.',
   },
   work(sheet, id) {
-    const { of: resourceId, quantities: asked } = askedOf(id);
+    const { of: resourceId, quantities: asked } = quantitiesAsked(sheet, id);
     const row = sheet.row('mixResource', resourceId);
     if (row === undefined) {
       const figure = ofMissingRow({ name: 'Used', unit: unit('each') }, 'a mix plan');
@@ -69,35 +69,53 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
     });
     const used = sum({ name: 'Used', subject }, counted, [...takes, ...takenByComponents(sheet, row, asked)]);
     const { available, extra, premium } = sheet.read(mixResourceTerms, row.id);
-    const nothing = constant('Nothing', '0', counted, 'definition');
-    const atLeastNothing = (name: string, of: Figure) =>
-      largest({ name, subject }, [of, nothing], 'never less than nothing');
-    const over = atLeastNothing('Over', difference({ name: 'Used above what there is', subject }, used, available));
-    const left = (there: Figure) => difference({ name: 'Left', subject }, there, used);
-    if (row.componentId !== null && row.madeWhenShort) {
-      const there = sum({ name: 'There and made', subject }, counted, [available, over]);
-      return { used, left: left(there), extraUsed: null, extraCost: null, made: over, short: nothing };
-    }
-    if (extra === null || premium === null)
-      return { used, left: left(available), extraUsed: null, extraCost: null, made: null, short: over };
-    const isCheaper = premium.amount !== null && premium.amount.isNegative() && !premium.amount.isZero();
-    const extraUsed = isCheaper
-      ? smallest(
-          { name: 'Extra used', subject },
-          [used, extra],
-          'used first, since it is cheaper than the normal price',
-        )
-      : smallest({ name: 'Extra used', subject }, [over, extra], 'at most what can be had');
-    return {
-      used,
-      extraUsed,
-      made: null,
-      left: left(sum({ name: 'Available with extra', subject }, counted, [available, extraUsed])),
-      extraCost: multiplied({ name: 'Cost of extra', subject }, extraUsed, premium),
-      short: atLeastNothing('Short', difference({ name: 'Lacking', subject }, over, extra)),
-    };
+    return row.componentId !== null && row.madeWhenShort
+      ? componentOutcome(subject, used, available)
+      : supplyOutcome(subject, { used, available, extra, premium });
   },
 };
+
+const nothingOf = ({ unit: counted }: Figure) => constant('Nothing', '0', counted, 'definition');
+
+/** What is above, and never less than nothing. */
+const atLeastNothing = (name: string, subject: string, of: Figure): Figure =>
+  largest({ name, subject }, [of, nothingOf(of)], 'never less than nothing');
+
+const overOf = (subject: string, used: Figure, available: Figure): Figure =>
+  atLeastNothing('Over', subject, difference({ name: 'Used above what there is', subject }, used, available));
+
+/** Of a component, what is taken beyond its stock is made. */
+function componentOutcome(subject: string, used: Figure, available: Figure): MixResourceOutcome {
+  const made = overOf(subject, used, available);
+  const there = sum({ name: 'There and made', subject }, used.unit, [available, made]);
+  const left = difference({ name: 'Left', subject }, there, used);
+  return { used, left, extraUsed: null, extraCost: null, made, short: nothingOf(used) };
+}
+
+/** What is used of a resource, how much of it there is, and what more of it costs. */
+interface Supply extends Pick<MixResourceTerms, 'available' | 'extra' | 'premium'> {
+  readonly used: Figure;
+}
+
+/** What is left of a resource, how much of its extra is used, and what it lacks with all of that. */
+export function supplyOutcome(subject: string, { used, available, extra, premium }: Supply): MixResourceOutcome {
+  const over = overOf(subject, used, available);
+  const left = (there: Figure) => difference({ name: 'Left', subject }, there, used);
+  if (extra === null || premium === null)
+    return { used, left: left(available), extraUsed: null, extraCost: null, made: null, short: over };
+  const isCheaper = premium.amount !== null && premium.amount.isNegative() && !premium.amount.isZero();
+  const extraUsed = isCheaper
+    ? smallest({ name: 'Extra used', subject }, [used, extra], 'used first, since it is cheaper than the normal price')
+    : smallest({ name: 'Extra used', subject }, [over, extra], 'at most what can be had');
+  return {
+    used,
+    extraUsed,
+    made: null,
+    left: left(sum({ name: 'Available with extra', subject }, used.unit, [available, extraUsed])),
+    extraCost: multiplied({ name: 'Cost of extra', subject }, extraUsed, premium),
+    short: atLeastNothing('Short', subject, difference({ name: 'Lacking', subject }, over, extra)),
+  };
+}
 
 /** What making components beyond their stock takes of a resource. */
 function takenByComponents(sheet: Sheet, row: RowOf<'mixResource'>, asked: readonly string[] | null): Figure[] {

@@ -17,7 +17,7 @@ import { convertedFor, materialPrice, receivedLine, stockOnHand } from '../../pu
 import { type Unit, unit } from '../../quantity/index.js';
 import { type Calculation, HOUR, LOAD, money, MONTH, type Sheet, SPACE, YEAR } from '../../sheet/index.js';
 import { planningGap } from '../gaps.js';
-import { mixPeriod } from './mix-period.js';
+import { mixPeriod } from './periods/mix-periods.js';
 
 /** What runs short in a mix plan: how much there is, and what more of it costs. */
 export interface MixResourceTerms {
@@ -81,11 +81,7 @@ export const mixResourceTerms: Calculation<MixResourceTerms> = {
       };
     const subject = nameOfResource(sheet, row);
     const counted = unitOfMixResource(sheet, row);
-    const perUnit = money(sheet).per(counted);
-    const normalPrice =
-      row.normalPrice === null
-        ? normalPriceOf(sheet, row, subject)
-        : sheet.input('mixResource', row, 'normalPrice', { name: 'Normal price', subject, unit: perUnit });
+    const normalPrice = statedNormalPrice(sheet, row);
     const extra =
       row.extra === '0'
         ? null
@@ -97,18 +93,29 @@ export const mixResourceTerms: Calculation<MixResourceTerms> = {
           : sheet.input('mixResource', row, 'available', { name: 'Available', subject, unit: counted }),
       extra,
       normalPrice,
-      premium: extra === null ? null : premiumOf(sheet, row, subject, perUnit, normalPrice),
+      premium: extra === null ? null : premiumOfExtra(sheet, row),
     };
   },
 };
 
-function premiumOf(sheet: Sheet, row: Row, subject: string, perUnit: Unit, normalPrice: Figure | null): Figure {
+/** What the contributions hold for a unit of a resource: as typed, else by the book. */
+function statedNormalPrice(sheet: Sheet, row: Row): Figure | null {
+  const subject = nameOfResource(sheet, row);
+  if (row.normalPrice === null) return normalPriceOf(sheet, row, subject);
+  const perUnit = money(sheet).per(unitOfMixResource(sheet, row));
+  return sheet.input('mixResource', row, 'normalPrice', { name: 'Normal price', subject, unit: perUnit });
+}
+
+/** What an extra unit of a resource costs above its normal price. Gap: extra without a price. */
+export function premiumOfExtra(sheet: Sheet, row: Row): Figure {
+  const subject = nameOfResource(sheet, row);
   const price = sheet.input('mixResource', row, 'extraPrice', {
     name: 'Price of extra',
     subject,
-    unit: perUnit,
+    unit: money(sheet).per(unitOfMixResource(sheet, row)),
     whenEmpty: (place) => planningGap('no-extra-price', place, { subject }),
   });
+  const normalPrice = statedNormalPrice(sheet, row);
   return normalPrice === null ? price : difference({ name: 'Premium of extra', subject }, price, normalPrice);
 }
 

@@ -1,8 +1,8 @@
-import { type Decimal, decimal, HUNDRED, ZERO } from '../../number/index.js';
+import { type Decimal, HUNDRED, ZERO } from '../../number/index.js';
 import { plannedSales } from '../../production/index.js';
 import type { Sheet } from '../../sheet/index.js';
-import { mixPeriod } from './mix-period.js';
-import { productsOfMix } from './mix-quantities.js';
+import { mixPeriod } from './periods/mix-periods.js';
+import { productsOfMix, quantitiesOf } from './mix-quantities.js';
 
 /** What a mix makes the planned volume of a product in a channel. */
 export interface MixVolume {
@@ -18,7 +18,8 @@ export interface MixVolume {
 const DIGITS = 6;
 
 /**
- * The quantities tried by hand as units of an average month by channel = quantity / months of the period. A product for which the
+ * The quantities tried by hand - of a plan of several periods what is sold in all of them - as units of an average month by
+ * channel = quantity / months of the period. A product for which the
  * plan names no channel is shared out in the proportions in which it is planned now; where it is planned nowhere, no channel is
  * named. Products that are not in the book are left out. Rounded to six digits.
  */
@@ -26,11 +27,13 @@ export function mixVolumes(sheet: Sheet, planId: string): MixVolume[] {
   const months = sheet.read(mixPeriod, planId).months.amount;
   if (months === null || months.isZero()) return [];
   const units = new Map<string, Map<string | null, Decimal>>();
-  for (const { productId, channelId, quantity } of productsOfMix(sheet, planId)) {
-    if (productId === null) continue;
+  const quantities = quantitiesOf(sheet, planId, null);
+  for (const [index, { productId, channelId }] of productsOfMix(sheet, planId).entries()) {
+    const quantity = quantities[index]?.amount ?? null;
+    if (productId === null || quantity === null) continue;
     const ofProduct = units.get(productId) ?? new Map<string | null, Decimal>();
     units.set(productId, ofProduct);
-    for (const [channel, part] of sharedOut(sheet, productId, channelId, decimal(quantity)))
+    for (const [channel, part] of sharedOut(sheet, productId, channelId, quantity))
       ofProduct.set(channel, (ofProduct.get(channel) ?? ZERO).plus(part));
   }
   return [...units].flatMap(([productId, byChannel]) => {

@@ -3,8 +3,11 @@ import type { Calculation, Sheet } from '../../sheet/index.js';
 
 type Row = RowOf<'mixProduct'>;
 
-const saysSomething = ({ setUp, setUpCost, lot }: Row): boolean =>
-  setUp === 'once in the plan' || setUpCost !== null || lot !== null;
+const saysSomething = ({ setUp, setUpCost, lot, openingStock, closingStock, keepsFor, storageCost }: Row): boolean =>
+  setUp === 'once in the plan' ||
+  [setUpCost, lot, closingStock, keepsFor].some((field) => field !== null) ||
+  openingStock !== '0' ||
+  storageCost !== '0';
 
 /** The line that says the set-up of each product of a mix plan; by the id of the product. */
 const headsOfPlan: Calculation<ReadonlyMap<string, string>> = {
@@ -31,13 +34,13 @@ const headOfLine: Calculation<string> = {
 };
 
 /**
- * The id of the line of a mix plan whose set-up and minimum lot count for a product: a product that is sold in several channels is
- * set up once for all of them, and its lot is that of all together. It is the first of its lines that states a set-up or a lot,
- * else its first; a product that is not in the book stands for itself.
+ * The id of the line of a mix plan whose set-up, minimum lot and stock count for a product: a product that is sold in several
+ * channels is set up once for all of them, and its lot is that of all together. It is the first of its lines that states a set-up,
+ * a lot or a stock, else its first; a product that is not in the book stands for itself.
  */
 export const setUpHead = (sheet: Sheet, { id }: Pick<Row, 'id'>): string => sheet.read(headOfLine, id);
 
-/** True for a line that states a set-up or a lot of its own beside that of another line of its product: it does not count. */
+/** True for a line that states a set-up, a lot or a stock of its own beside that of another line of its product: it does not count. */
 export const isSetUpLeftOut = (sheet: Sheet, row: Row): boolean =>
   saysSomething(row) && setUpHead(sheet, row) !== row.id;
 

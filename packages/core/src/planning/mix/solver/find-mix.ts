@@ -32,7 +32,8 @@ export function* findMix(highs: Highs, model: MixModel, options: MixSearchOption
   let findings: MixFindings = { model, answer, explanation: null, gains: [], asGood: [], ranked: [] };
   yield findings;
   if (answer.quantities.length === 0) return;
-  yield (findings = { ...findings, ranked: rankedMixes(model) });
+  // What is sold of what was made before has no rank of its own.
+  if (!model.isInPeriods) yield (findings = { ...findings, ranked: rankedMixes(model) });
   if (!isWhole(model)) {
     const explanation = explainMix(highs, model);
     yield { ...findings, explanation, asGood: explanation?.asGood ?? [] };

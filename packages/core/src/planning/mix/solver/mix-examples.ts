@@ -21,6 +21,7 @@ export function exampleModel(
     secondsAtMost: 10,
     gapPercent: 0,
     fixed: 0,
+    isInPeriods: false,
     totals: [],
     products: products.map(({ uses: _uses, setUpUses: _setUpUses, ...product }, place) => ({
       id: `p${place}`,
@@ -32,6 +33,8 @@ export function exampleModel(
       step: null,
       setUpCost: 0,
       setUpWith: place,
+      useful: null,
+      isCost: false,
       place,
       ...product,
     })),
@@ -43,6 +46,7 @@ export function exampleModel(
       premium: 0,
       normalPrice: 0,
       making: null,
+      isStock: false,
       ...resource,
     })),
     uses: products.flatMap(({ uses, setUpUses = [] }, product) =>

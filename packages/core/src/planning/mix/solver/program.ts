@@ -154,8 +154,8 @@ function addQuantity(builder: Builder, product: ModelProduct, at: number): numbe
 }
 
 /** How much there can be of a product at most: where it is counted whole, as far as its limits go, so that what cannot be made at all is left out of them. */
-function highestOf({ step, least, most }: ModelProduct, bound: number): number {
-  const own = most ?? Number.POSITIVE_INFINITY;
+function highestOf({ step, least, most, useful }: ModelProduct, bound: number): number {
+  const own = Math.min(most ?? Number.POSITIVE_INFINITY, useful ?? Number.POSITIVE_INFINITY);
   if (bound < LEAST_SAID && least === 0) return 0;
   return step === null || bound === BEYOND_ALL_NEED ? own : Math.min(own, Math.max(bound, least));
 }
@@ -282,20 +282,41 @@ function groupedBy<Of>(all: readonly Of[], by: (one: Of) => number): ReadonlyMap
 /** How much of each product its limits allow at most; infinite where nothing limits it. */
 export function limitsByProduct(model: MixModel): number[] {
   const { products, resources, uses, totals } = model;
-  const limits = products.map(({ most }) => most ?? Number.POSITIVE_INFINITY);
+  const limits = products.map(({ most, useful }) =>
+    Math.min(most ?? Number.POSITIVE_INFINITY, useful ?? Number.POSITIVE_INFINITY),
+  );
   const lower = (at: number, limit: number) => {
     limits[at] = Math.min(limits[at] ?? limit, limit);
   };
-  for (const { product, resource, perUnit, forSetUp } of uses) {
-    const { available = 0, extra = 0, making = null } = resources[resource] ?? {};
-    const made = making === null ? 0 : makeable(model, making);
-    if (perUnit > 0) lower(product, Math.max(0, available + extra + made - forSetUp) / perUnit);
-  }
-  // A total in which one product counts against another passes on what limits that one.
-  const isPassedOn = totals.some(({ terms }) => terms.some(([, by]) => by < 0));
-  for (let turn = 0; turn < (isPassedOn ? TURNS : 1); turn += 1)
+  const supplyOf = suppliesOf(model, limits);
+  // What one product takes of another, or counts against it, passes on what limits that one.
+  const isPassedOn =
+    uses.some(({ perUnit }) => perUnit < 0) || totals.some(({ terms }) => terms.some(([, by]) => by < 0));
+  for (let turn = 0; turn < (isPassedOn ? TURNS : 1); turn += 1) {
+    const supplies = resources.map((_resource, at) => supplyOf(at));
+    for (const { product, resource, perUnit, forSetUp } of uses)
+      if (perUnit > 0) lower(product, Math.max(0, (supplies[resource] ?? 0) - forSetUp) / perUnit);
     for (const total of totals) limitByTotal(total, limits, lower);
+  }
   return limits;
+}
+
+/** How much of each resource there can be: what there is, its extra, what of a component can be made, and what products add to it. */
+function suppliesOf(model: MixModel, limits: readonly number[]): (resource: number) => number {
+  const added = groupedBy(
+    model.uses.filter(({ perUnit, forSetUp }) => perUnit < 0 || forSetUp < 0),
+    ({ resource }) => resource,
+  );
+  return (at) => {
+    const { available = 0, extra = 0, making = null } = model.resources[at] ?? {};
+    const made = making === null ? 0 : makeable(model, making);
+    const ofProducts = (added.get(at) ?? []).reduce(
+      (so, { product, perUnit, forSetUp }) =>
+        so + (perUnit < 0 ? -perUnit * (limits[product] ?? 0) : 0) + Math.max(0, -forSetUp),
+      0,
+    );
+    return available + extra + made + ofProducts;
+  };
 }
 
 /** So often are limits passed on from product to product: further than that no plan goes. */
@@ -331,7 +352,7 @@ function boundsByProduct(model: MixModel): number[] {
   });
 }
 
-/** The products that bring more without end: nothing limits them. Uses are never below zero, so no other mix is endless. Where no mix fits at all, that is another matter. */
+/** The products that bring more without end: nothing limits them. What adds to a resource brings nothing by itself, so no other mix is endless. Where no mix fits at all, that is another matter. */
 export function unlimitedProducts(model: MixModel): number[] {
   if (model.isLeast) return [];
   return limitsByProduct(model).flatMap((limit, at) =>
