@@ -107,12 +107,19 @@ export function shortageWords(
 }
 
 /** What a mix does otherwise than the one tried by hand: "12 fewer of platter, 30 more of bowl". */
-export function differenceWords({ moved }: MixOutcomeView, { amount }: MixWriting): string {
+export function differenceWords(
+  { moved, schedule }: Pick<MixOutcomeView, 'moved' | 'schedule'>,
+  { amount }: MixWriting,
+): string {
   const said = moved
     .slice(0, MOST_NAMED)
     .map(({ name, by }) => `${amount(Math.abs(Number(by)))} ${by.startsWith('-') ? 'fewer' : 'more'} of ${name}`);
-  const rest = moved.length > MOST_NAMED ? [`${moved.length - MOST_NAMED} more products otherwise`] : [];
-  return [...said, ...rest].join(', ');
+  const rest =
+    moved.length > MOST_NAMED
+      ? [`${moved.length - MOST_NAMED} more ${schedule === null ? 'products' : 'quantities'} otherwise`]
+      : [];
+  // The names of quantities hold commas themselves.
+  return [...said, ...rest].join(schedule === null ? ', ' : '; ');
 }
 
 /** How the search ended, in a sentence; empty where it found the best mix and proved it. */

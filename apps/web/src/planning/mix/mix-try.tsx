@@ -67,6 +67,14 @@ const WORDS: Readonly<Record<StoredRow<'mixPlan'>['goal'], string>> = {
   'least cost': 'cost of the mix',
 };
 
+/** The same of a plan of several periods, in which stock is held. */
+const IN_PERIODS: typeof WORDS = {
+  ...WORDS,
+  contribution: 'contribution, after extra and holding',
+  'profit after set-up': 'left after set-ups, extra and holding',
+  'operating profit': 'left after set-ups, extra, holding and fixed costs',
+};
+
 /** What the mix reaches of the goal, against what is planned, and what runs out first. */
 function Goal({ plan, view }: Pick<MixTryProps, 'plan' | 'view'>) {
   const { currency } = useSettings();
@@ -81,7 +89,9 @@ function Goal({ plan, view }: Pick<MixTryProps, 'plan' | 'view'>) {
         <LeadFigure
           figure={outcome.goal}
           digits={digits}
-          unit={isUnits ? WORDS.units : `${currency} ${WORDS[plan.goal]}`}
+          unit={
+            isUnits ? WORDS.units : `${currency} ${view.schedule === null ? WORDS[plan.goal] : IN_PERIODS[plan.goal]}`
+          }
           isLarge
         />
       </div>

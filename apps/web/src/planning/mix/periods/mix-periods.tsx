@@ -16,7 +16,7 @@ import { periodColumns, type PeriodRow, periodWriter } from './period-columns.js
 /** The periods of a plan, and what is different in each: what is asked for, what there is; and the stock that is carried over. */
 export function MixPeriods({ planId }: { readonly planId: string }) {
   const periods = useRowsOf('mixPeriod', 'planId', planId);
-  const { locale, openDaysPerMonth } = useSettings();
+  const { locale } = useSettings();
   const columns = useMemo(
     () => [
       fieldColumn<PeriodRow>('mixPeriod', 'name', locale, { placeholder: 'First week' }),
@@ -50,12 +50,6 @@ export function MixPeriods({ planId }: { readonly planId: string }) {
       />
       {periods.length > 0 && (
         <>
-          {openDaysPerMonth === null && (
-            <p className="mt-1 text-soft">
-              No open days a month are entered in the settings, so the length of a period is not known where it has open
-              days of its own.
-            </p>
-          )}
           <Demand planId={planId} periods={periods} title="Sold at most" field="maximum" />
           <Demand planId={planId} periods={periods} title="Sold at least" field="minimum" />
           <Stock planId={planId} />
@@ -153,9 +147,9 @@ function Stock({ planId }: { readonly planId: string }) {
         pick: (terms) => terms.makingCost,
       }),
       field('openingStock'),
-      { ...field('closingStock'), emptyText: () => 'as much' },
+      { ...field('closingStock'), emptyText: () => 'as before' },
       field('storageCost', `Storage per period, ${currency}`),
-      { ...field('keepsFor', 'Keeps, periods'), emptyText: () => 'on and on' },
+      { ...field('keepsFor', 'Keeps, periods'), emptyText: () => 'all' },
     ];
   }, [locale, currency]);
   if (rows.length === 0) return null;

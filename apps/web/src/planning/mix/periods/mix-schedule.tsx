@@ -1,4 +1,4 @@
-import type { MixScheduleView } from '@nuvar/core';
+import type { FigureView, MixScheduleView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { useRowsOf, useSettings, useVersion } from '../../../book/use-book.js';
 import { Grid } from '../../../controls/grid.js';
@@ -101,14 +101,21 @@ function ScheduleTable({ title, schedule: { periods, products, components }, par
       <thead>
         <tr>
           <th scope="col">Product</th>
+          {parts === 'stock' && (
+            <th scope="col" className="text-right">
+              At the beginning
+            </th>
+          )}
           {periods.map(({ id, name }) => (
             <th key={id} scope="col" className="text-right">
               {name}
             </th>
           ))}
-          <th scope="col" className="text-right">
-            {parts === 'all' ? 'Together' : 'To begin with'}
-          </th>
+          {parts === 'all' && (
+            <th scope="col" className="text-right">
+              Together
+            </th>
+          )}
         </tr>
       </thead>
       {products.map(({ id, name, unit, made, madeInAll, lines, closing, opening }) => (
@@ -125,12 +132,12 @@ function ScheduleTable({ title, schedule: { periods, products, components }, par
             <th scope="row" className="font-normal text-soft">
               {name}: in stock at the end
             </th>
-            {closing.map((figure, at) => (
-              <td key={periods[at]?.id} className="text-right">
-                <Amount figure={figure} digits={2} />
+            {(parts === 'stock' ? [opening, ...closing] : closing).map((figure) => (
+              <td key={figure.key} className="text-right">
+                <Amount figure={figure} digits={digitsOf(closing)} />
               </td>
             ))}
-            <td className="text-right">{parts === 'stock' && <Amount figure={opening} digits={2} />}</td>
+            {parts === 'all' && <td />}
           </tr>
         </tbody>
       ))}
@@ -143,18 +150,23 @@ function ScheduleTable({ title, schedule: { periods, products, components }, par
             <th scope="row" className="font-normal text-soft">
               {name}: in stock at the end
             </th>
-            {left.map((figure, at) => (
-              <td key={periods[at]?.id} className="text-right">
-                <Amount figure={figure} digits={2} />
+            {parts === 'stock' && <td />}
+            {left.map((figure) => (
+              <td key={figure.key} className="text-right">
+                <Amount figure={figure} digits={digitsOf(left)} />
               </td>
             ))}
-            <td />
+            {parts === 'all' && <td />}
           </tr>
         </tbody>
       ))}
     </table>
   );
 }
+
+/** Whole pieces need no digits. */
+const digitsOf = (figures: readonly FigureView[]): number =>
+  figures.every(({ amount }) => Number.isInteger(Number(amount ?? 0))) ? 0 : 2;
 
 interface QuantitiesProps {
   readonly name: string;
