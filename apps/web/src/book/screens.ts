@@ -59,6 +59,14 @@ const MIX_SIDES: Readonly<Record<string, string>> = {
   secondsAtMost: 'limits',
   gapPercent: 'limits',
   resources: 'uses',
+  interestPercent: 'periods',
+};
+const MIX_PRODUCT_SIDES: Readonly<Record<string, string>> = {
+  quantity: '',
+  openingStock: 'periods',
+  closingStock: 'periods',
+  storageCost: 'periods',
+  keepsFor: 'periods',
 };
 const sideOfChannel = (field: string) => (RETURNS.has(field) ? 'returns' : DISPATCH.has(field) ? 'dispatch' : '');
 const sideOf = ({ field }: PlaceOfRow, conversions: string) =>
@@ -272,7 +280,10 @@ export const SCREENS = {
     name: 'Plan: product mix',
     edits: {
       mixPlan: { side: ({ field }) => MIX_SIDES[field] ?? '' },
-      mixProduct: { side: ({ field }) => (field === 'quantity' ? '' : 'limits') },
+      mixProduct: { side: ({ field }) => MIX_PRODUCT_SIDES[field] ?? 'limits' },
+      mixPeriod: { side: () => 'periods' },
+      mixPeriodProduct: { side: ({ field }) => (field === 'made' || field === 'sold' ? '' : 'periods') },
+      mixPeriodResource: { side: ({ field }) => (field === 'made' ? '' : 'periods') },
       mixResource: { side: () => 'uses' },
       mixUse: { side: () => 'uses' },
       mixTotal: { side: () => 'limits' },

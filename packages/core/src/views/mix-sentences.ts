@@ -158,24 +158,40 @@ export interface LimitInWords {
   };
 }
 
-export function limitWords(model: MixModel, { of, at }: MixLimit, { amount }: MixWriting): LimitInWords {
-  if (of === 'resource') {
-    const { name, unit, available, extra, id } = model.resources[at] as ModelResource;
-    const sentence = `${name}: ${amount(available + extra)} ${manyInWords(unit)} in all`;
-    return { sentence, place: { kind: 'mixResource', id, field: 'available' } };
-  }
+export function limitWords(model: MixModel, { of, at }: MixLimit, writing: MixWriting): LimitInWords {
+  const { amount } = writing;
+  if (of === 'resource') return resourceLimit(model, model.resources[at] as ModelResource, writing);
   if (of === 'total') {
     const total = model.totals[at] as MixModel['totals'][number];
     const { name, id } = total;
-    return { sentence: `${name}: ${totalRule(total, amount)}`, place: { kind: 'mixTotal', id, field: 'units' } };
+    const sentence = `${name}: ${totalRule(total, amount)}`;
+    // The limit of a line over all periods is a total of its own.
+    const place = isInPeriod(id) ? inPeriods(id) : ({ kind: 'mixTotal', id, field: 'units' } as const);
+    return { sentence, place };
   }
   const product = model.products[at] as ModelProduct;
   const { words, field } = OF_PRODUCT[of];
   return {
     sentence: `${product.name}: ${words(product, amount)}`,
-    place: { kind: 'mixProduct', id: product.id, field },
+    place: isInPeriod(product.id) ? inPeriods(product.id) : { kind: 'mixProduct', id: product.id, field },
   };
 }
+
+function resourceLimit(
+  { isInPeriods }: MixModel,
+  { name, unit, available, extra, id, isStock }: ModelResource,
+  { amount }: MixWriting,
+): LimitInWords {
+  if (isStock) return { sentence: `${name}: no more sold than there is or is to be left`, place: inPeriods(id) };
+  const sentence = `${name}: ${amount(available + extra)} ${manyInWords(unit)} in all`;
+  const place = { kind: 'mixResource', id: isInPeriods ? rowOf(id) : id, field: 'available' } as const;
+  return { sentence, place };
+}
+
+/** Quantities and stocks of a period are called by their row and their period: "row.period.sold". */
+const isInPeriod = (id: string): boolean => id.includes('.');
+const rowOf = (id: string): string => id.split('.')[0] ?? id;
+const inPeriods = (id: string): LimitInWords['place'] => ({ kind: 'mixProduct', id: rowOf(id), field: 'openingStock' });
 
 /** What a total allows: "at most 26", "difference at least 0", "at most 40 % of all". */
 export function totalRule(
@@ -198,4 +214,5 @@ const OF_PRODUCT: Readonly<
   most: { words: ({ most }, amount) => `at most ${amount(most ?? 0)}`, field: 'maximum' },
   lot: { words: ({ lot }, amount) => `${amount(lot ?? 0)} or none`, field: 'lot' },
   whole: { words: ({ step }, amount) => `made in steps of ${amount(step ?? 1)}`, field: 'countedIn' },
+  batch: { words: ({ batch }, amount) => `in all channels in batches of ${amount(batch ?? 1)}`, field: 'countedIn' },
 };

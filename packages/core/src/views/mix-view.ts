@@ -373,7 +373,7 @@ function productOf(evaluation: Evaluation, id: string): MixProductView {
     step: known('step'),
     planned: known('planned'),
     isBroken: isInPeriods(sheet, row.planId)
-      ? breaksOwnLimit({ ...terms, lot: null }, soldInAll(sheet, row), ZERO)
+      ? breaksOwnLimit({ ...terms, lot: null, batch: null }, soldInAll(sheet, row), ZERO)
       : breaksOwnLimit(terms, decimal(row.quantity), madeInAllLines(sheet, row)),
   };
 }
@@ -391,12 +391,19 @@ const soldInAll = (sheet: Sheet, { id, planId }: RowOf<'mixProduct'>): Decimal =
     .filter((slot) => slot.rowId === id && slot.of === 'sold')
     .reduce((so, slot) => so.plus(triedInSlot(sheet, slot)), ZERO);
 
-/** The minimum lot is that of all lines of a product together. */
-function breaksOwnLimit({ least, most, lot }: MixProductTerms, made: Decimal, together: Decimal): boolean {
+/** True where so much is whole batches, but for noise. */
+function isWholePart(amount: Decimal, batch: Decimal): boolean {
+  const parts = amount.div(batch);
+  return !isBeyond(parts.minus(parts.round()).abs(), null);
+}
+
+/** The minimum lot, and batches, are those of all lines of a product together. */
+function breaksOwnLimit({ least, most, lot, batch }: MixProductTerms, made: Decimal, together: Decimal): boolean {
   const isUnder = (limit: Figure | null, quantity: Decimal) =>
     limit !== null && limit.amount !== null && isBeyond(limit.amount.minus(quantity), limit.amount);
   const isOver = most !== null && most.amount !== null && isBeyond(made.minus(most.amount), most.amount);
-  return isUnder(least, made) || isOver || (isPositive(together) && isUnder(lot, together));
+  const isSplit = batch !== null && batch.amount !== null && !isWholePart(together, batch.amount);
+  return isUnder(least, made) || isOver || isSplit || (isPositive(together) && isUnder(lot, together));
 }
 
 const PLACES = 12;

@@ -13,6 +13,8 @@ export interface ModelProduct {
   readonly most: number | null;
   readonly lot: number | null;
   readonly step: number | null;
+  /** Of what it and the lines that share its set-up are a multiple together; null where that does not matter. */
+  readonly batch: number | null;
   /** What its set-up takes off the goal; zero where the goal does not count it. */
   readonly setUpCost: number;
   /** The place in the model of the line that says its set-up and its lot: its own, or that of its product in another channel. */

@@ -164,8 +164,9 @@ describe('a mix plan', () => {
   });
 
   // Mug at 30 (at most 8) and at 26 (at most 9), 1 h each, a set-up of 10 h and 60.00, 30 h: 8 x 30 + 9 x 26 - 60 = 414.
-  const inTwoChannels = (first: Fields, second: Fields, hours = '30') => {
+  const inTwoChannels = (first: Fields, second: Fields, hours = '30', product: Fields = {}) => {
     const made = workshop({
+      product,
       more: (book, { product: productId, channel }) => {
         const planId = book.add('mixPlan', { name: 'Both' });
         const stall = book.add('channel', { name: 'Stall' });
@@ -217,6 +218,18 @@ describe('a mix plan', () => {
       [true, false],
       [true, false],
     ]);
+  });
+
+  it('makes whole batches of all channels together', () => {
+    // Of 17 that could be sold three batches of five: 8 x 30 + 7 x 26 - 60.
+    const batches = { setUpCost: '60', countedIn: 'whole batches' };
+    const { found, result } = inTwoChannels(batches, {}, '30', { batchSize: '5' });
+    expect([found.goal, found.quantities]).toEqual([362, [8, 7]]);
+    expect(result.outcome.goal.amount).toBe('362');
+    const tried = (first: string, second: string) =>
+      inTwoChannels({ ...batches, quantity: first }, { quantity: second }, '30', { batchSize: '5' }).view.products[0]
+        ?.isBroken;
+    expect([tried('8', '7'), tried('8', '2'), tried('8', '8'), tried('0', '0')]).toEqual([false, false, true, false]);
   });
 
   it('notes a set-up of another line, which does not count', () => {

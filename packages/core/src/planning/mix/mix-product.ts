@@ -16,7 +16,7 @@ import { pricePoint, setPrice } from '../../selling/index.js';
 import { BATCH, type Calculation, money, type Sheet } from '../../sheet/index.js';
 import { planningGap } from '../gaps.js';
 import { mixPeriod } from './periods/mix-periods.js';
-import { setUpHead } from './set-up-head.js';
+import { isInSharedBatches, setUpHead } from './set-up-head.js';
 
 /** What a mix plan knows of one of its products, for each unit of it. */
 export interface MixProductTerms {
@@ -32,6 +32,8 @@ export interface MixProductTerms {
   readonly lot: Figure | null;
   /** In what it is counted whole: one unit, or the good units of a batch; null for any amount. */
   readonly step: Figure | null;
+  /** Of what all lines of the product together are a multiple, where it has several and is made in whole batches; null of the others. */
+  readonly batch: Figure | null;
   /** Planned in Run for such a period; null where nothing is. */
   readonly planned: Figure | null;
 }
@@ -75,6 +77,7 @@ export const mixProductTerms: Calculation<MixProductTerms> = {
     most: 'How much of it can be made at most.',
     lot: 'How much of it is made at least where it is made at all.',
     step: 'In what it is counted whole.',
+    batch: 'The good units of a batch, of which all its lines together are a multiple.',
     planned: 'What is planned of it in such a period.',
   },
   work(sheet, id) {
@@ -102,7 +105,7 @@ export const mixProductTerms: Calculation<MixProductTerms> = {
             ),
       most: row.maximum === null ? null : limit('maximum', 'At most'),
       lot: row.lot === null || !isHead ? null : limit('lot', 'Minimum lot'),
-      step: stepOf(sheet, row, output),
+      ...wholeOf(sheet, row, output, isHead),
       planned: plannedInPeriod(sheet, row, subject),
     };
   },
@@ -215,15 +218,21 @@ function setUpOfBatch(sheet: Sheet, productId: string): Figure | null {
   return sum('Set-up of a batch', money(sheet).per(BATCH), costs);
 }
 
-function stepOf(sheet: Sheet, { countedIn, productId }: Row, output: Unit): Figure | null {
-  if (countedIn === 'any amount') return null;
-  if (countedIn === 'whole batches' && productId !== null)
-    return multiplied(
-      'Good units of a batch',
-      sheet.read(batch, productId).good,
-      constant('Batches', '1', BATCH, 'one'),
-    );
-  return constant('One unit', '1', output, 'whole units');
+/**
+ * In what a line is counted whole: a unit, or the good units of a batch. Of a product with several lines batches are those of all
+ * of them together, by the line that says its set-up; each line is then whole units, where those of a batch are.
+ */
+function wholeOf(sheet: Sheet, row: Row, output: Unit, isHead: boolean): Pick<MixProductTerms, 'step' | 'batch'> {
+  const { countedIn, productId } = row;
+  const unitStep = () => constant('One unit', '1', output, 'whole units');
+  const goodUnits = (id: string) =>
+    multiplied('Good units of a batch', sheet.read(batch, id).good, constant('Batches', '1', BATCH, 'one'));
+  if (productId !== null && isInSharedBatches(sheet, row)) {
+    const good = goodUnits(productId);
+    return { step: good.amount?.isInteger() === false ? null : unitStep(), batch: isHead ? good : null };
+  }
+  if (countedIn === 'any amount') return { step: null, batch: null };
+  return { step: countedIn === 'whole batches' && productId !== null ? goodUnits(productId) : unitStep(), batch: null };
 }
 
 function plannedInPeriod(sheet: Sheet, row: Row, subject: string): Figure | null {
@@ -247,6 +256,7 @@ function gone(sheet: Sheet): MixProductTerms {
     most: null,
     lot: null,
     step: null,
+    batch: null,
     planned: null,
   };
 }

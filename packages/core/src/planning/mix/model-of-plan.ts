@@ -42,7 +42,7 @@ const modelLine: Calculation<ModelLine | null> = {
     const gain = goal === 'units' ? null : terms[GAIN[goal]];
     return {
       headId: setUpHead(sheet, row),
-      gaps: lackingOf([gain, countsSetUps(goal) ? terms.setUpCost : null, terms.step]),
+      gaps: lackingOf([gain, countsSetUps(goal) ? terms.setUpCost : null, terms.step, terms.batch]),
       product: {
         id,
         name: nameInMix(sheet, row),
@@ -53,6 +53,7 @@ const modelLine: Calculation<ModelLine | null> = {
         most: plainOr(terms.most, null),
         lot: plainOr(terms.lot, null),
         step: plainOr(terms.step, null),
+        batch: plainOr(terms.batch, null),
         setUpCost: countsSetUps(goal) ? plain(terms.setUpCost) : 0,
         useful: null,
         isCost: false,

@@ -22,6 +22,32 @@ const headsOfPlan: Calculation<ReadonlyMap<string, string>> = {
   },
 };
 
+/** The products of a mix plan that have several lines, and are made in whole batches in one of them. */
+const batchedInPlan: Calculation<ReadonlySet<string>> = {
+  name: 'mixBatchedProducts',
+  meanings: {},
+  work(sheet, planId) {
+    const rows = sheet.rowsOf('mixProduct', 'planId', planId).filter(({ productId }) => productId !== null);
+    const linesOf = (id: string | null) => rows.filter(({ productId }) => productId === id);
+    const batched = rows.filter(
+      ({ countedIn, productId }) => countedIn === 'whole batches' && linesOf(productId).length > 1,
+    );
+    return new Set(batched.map(({ productId }) => productId as string));
+  },
+};
+
+const isLineBatched: Calculation<boolean> = {
+  name: 'mixIsBatched',
+  meanings: {},
+  work(sheet, id) {
+    const row = sheet.row('mixProduct', id);
+    return row !== undefined && row.productId !== null && sheet.read(batchedInPlan, row.planId).has(row.productId);
+  },
+};
+
+/** True of a line whose product is sold in several lines of the plan and made in whole batches for all of them together. */
+export const isInSharedBatches = (sheet: Sheet, { id }: Pick<Row, 'id'>): boolean => sheet.read(isLineBatched, id);
+
 /** The head of one line, by itself: a quantity that moves does not move it, nor what depends on it. */
 const headOfLine: Calculation<string> = {
   name: 'mixSetUpHead',

@@ -94,7 +94,9 @@ interface Line {
   readonly heldFrom: readonly number[];
   readonly most: number | null;
   readonly least: number;
+  /** In what it is made whole, and in what it is sold. */
   readonly step: number | null;
+  readonly soldStep: number | null;
   readonly lot: number | null;
   readonly setUpCost: number;
   readonly opening: number;
@@ -114,13 +116,14 @@ function lineOf({ sheet, goal, periods, isKnown }: Writing, row: RowOf<'mixProdu
   const rates = countsMoney(goal) ? periods.map((id) => sheet.read(mixHolding, `${headId}.${id}`).perUnit) : [];
   const gains = gainsOf(goal, terms.revenue, stock);
   const setUpCost = countsSetUps(goal) ? terms.setUpCost : null;
-  if (!isKnown(lackingOf([...gains.figures, ...rates, setUpCost, terms.step]))) return null;
+  if (!isKnown(lackingOf([...gains.figures, ...rates, setUpCost, terms.step, terms.batch]))) return null;
   return {
     ...{ row, headId, name: nameInMix(sheet, row), unit: outputInMix(sheet, row).text },
     ...{ soldGain: gains.sold, madeGain: gains.made, setUpCost: plain(setUpCost) },
     heldFrom: fromThenOn(periods.map((_period, at) => plain(rates[at] ?? null))),
     ...{ least: plain(terms.least), most: plainOr(terms.most, null) },
-    ...{ step: plainOr(terms.step, null), lot: plainOr(terms.lot, null) },
+    soldStep: terms.step === null ? null : 1,
+    ...{ step: plainOr(terms.batch ?? terms.step, null), lot: plainOr(terms.lot, null) },
     ...{ opening: plain(stock.opening), closing: plain(stock.closing) },
   };
 }
@@ -162,7 +165,7 @@ function componentOf({ sheet, goal, periods, isKnown }: Writing, row: RowOf<'mix
 /** By the goal: a cost counts against it, or makes it up. */
 const asCost = ({ goal }: Writing, cost: number) => (goal === 'least cost' ? cost : -cost);
 
-const PLAIN = { lot: null, step: null, setUpCost: 0, most: null, least: 0, useful: null, isCost: false };
+const PLAIN = { lot: null, step: null, batch: null, setUpCost: 0, most: null, least: 0, useful: null, isCost: false };
 
 function addProduct(
   writing: Writing,
@@ -197,7 +200,7 @@ function addLine(writing: Writing, line: Line, lines: readonly Line[], component
   periods.forEach((periodId, at) => {
     const { least, most } = sheet.read(mixPeriodDemand, `${row.id}.${periodId}`);
     addProduct(writing, slotId(row.id, periodId, 'sold'), {
-      ...{ unit, least: plain(least), most: plainOr(most, null), step: line.step === null ? null : 1 },
+      ...{ unit, least: plain(least), most: plainOr(most, null), step: line.soldStep },
       name: subjectOf(sheet, `${line.name} sold`, periodId),
       gain: line.soldGain - asCost(writing, heldFrom[at] ?? 0),
     });
@@ -362,7 +365,7 @@ function addStock(
   };
   periods.forEach((_period, at) => {
     add('stock', 'in stock', at, opening - (at === periods.length - 1 ? closing : 0), 1, 0);
-    if (expires(row.keepsFor, at)) add('kept', 'to be sold', at, 0 - opening, -1, row.keepsFor);
+    if (expires(row.keepsFor, at)) add('kept', 'to be sold while it keeps', at, 0 - opening, -1, row.keepsFor);
   });
 }
 

@@ -2,18 +2,19 @@ import type { MixModel } from '../mix-model.js';
 
 /** One limit of a mix: what a resource allows, a total, or what is said of one product. */
 export interface MixLimit {
-  readonly of: 'resource' | 'total' | 'least' | 'most' | 'lot' | 'whole';
+  readonly of: 'resource' | 'total' | 'least' | 'most' | 'lot' | 'whole' | 'batch';
   /** The place of the resource, the total or the product in the model. */
   readonly at: number;
 }
 
 /** All limits of a mix, each by itself. */
 export function limitsOf({ resources, totals, products }: MixModel): MixLimit[] {
-  const ofProducts = products.flatMap(({ least, most, lot, step }, at): MixLimit[] => [
+  const ofProducts = products.flatMap(({ least, most, lot, step, batch }, at): MixLimit[] => [
     ...(least > 0 ? [{ of: 'least', at } as const] : []),
     ...(most === null ? [] : [{ of: 'most', at } as const]),
     ...(lot === null ? [] : [{ of: 'lot', at } as const]),
     ...(step === null ? [] : [{ of: 'whole', at } as const]),
+    ...(batch === null ? [] : [{ of: 'batch', at } as const]),
   ]);
   return [
     ...ofProducts,
@@ -39,6 +40,7 @@ export function withLimits(model: MixModel, limits: readonly MixLimit[]): MixMod
       most: holds('most', at) ? product.most : null,
       lot: holds('lot', at) ? product.lot : null,
       step: holds('whole', at) ? product.step : null,
+      batch: holds('batch', at) ? product.batch : null,
     })),
   };
 }

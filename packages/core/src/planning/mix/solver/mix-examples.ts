@@ -31,6 +31,7 @@ export function exampleModel(
       most: null,
       lot: null,
       step: null,
+      batch: null,
       setUpCost: 0,
       setUpWith: place,
       useful: null,

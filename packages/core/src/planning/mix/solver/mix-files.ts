@@ -56,12 +56,14 @@ const COLUMN_WORDS = {
   made: ['y', 'one where any is made of'],
   extra: ['e', 'extra used of'],
   component: ['m', 'made beyond the stock of'],
+  batches: ['n', 'batches of'],
 } as const;
 const ROW_WORDS = {
   resource: ['r', 'what there is of'],
   total: ['t', 'total'],
   'set-up': ['s', 'set up where it is made:'],
   lot: ['l', 'minimum lot of'],
+  batch: ['w', 'whole batches of'],
 } as const;
 
 function writtenProgram(model: MixModel, format: MixFileFormat): WrittenProgram {

@@ -81,15 +81,19 @@ const isAbove = (value: number, limit: number) => value - limit > NEAR * Math.ma
 export function brokenLimits(model: MixModel, quantities: readonly number[]): MixLimit[] {
   const { taken, totals } = mixSums(model, quantities);
   const together = madeByHead(model, quantities);
-  const ofProducts = model.products.flatMap(({ least, most, lot, step }, at): MixLimit[] => {
+  const isSplit = (amount: number, by: number | null) => {
+    const parts = by === null ? 0 : amount / by;
+    return Math.abs(parts - Math.round(parts)) > NEAR * Math.max(1, parts);
+  };
+  const ofProducts = model.products.flatMap(({ least, most, lot, step, batch }, at): MixLimit[] => {
     const quantity = quantities[at] ?? 0;
     const made = together[at] ?? 0;
-    const steps = step === null ? 0 : quantity / step;
     return [
       ...(isAbove(least, quantity) ? [{ of: 'least', at } as const] : []),
       ...(most !== null && isAbove(quantity, most) ? [{ of: 'most', at } as const] : []),
       ...(lot !== null && made > 0 && isAbove(lot, made) ? [{ of: 'lot', at } as const] : []),
-      ...(Math.abs(steps - Math.round(steps)) > NEAR * Math.max(1, steps) ? [{ of: 'whole', at } as const] : []),
+      ...(isSplit(quantity, step) ? [{ of: 'whole', at } as const] : []),
+      ...(isSplit(made, batch) ? [{ of: 'batch', at } as const] : []),
     ];
   });
   return [

@@ -1,9 +1,12 @@
 import type { Highs, ModelData } from 'highs';
 import type { MixModel, ModelMaking, ModelProduct, ModelResource, ModelTotal, ModelUse } from '../mix-model.js';
 
-/** A variable of the program: how much of a product (in its steps), whether it is made at all, how much extra is had, or how much of a component is made beyond its stock. */
+/**
+ * A variable of the program: how much of a product (in its steps), whether it is made at all, how many batches all its lines
+ * together are, how much extra is had, or how much of a component is made beyond its stock.
+ */
 export interface ProgramColumn {
-  readonly of: 'quantity' | 'made' | 'extra' | 'component';
+  readonly of: 'quantity' | 'made' | 'batches' | 'extra' | 'component';
   /** The place of the product or the resource in the model. */
   readonly at: number;
   /** What one of it adds to the goal, in parts of `worth`. */
@@ -16,7 +19,7 @@ export interface ProgramColumn {
 }
 
 export interface ProgramRow {
-  readonly of: 'resource' | 'total' | 'set-up' | 'lot';
+  readonly of: 'resource' | 'total' | 'set-up' | 'lot' | 'batch';
   readonly at: number;
   readonly lower: number;
   readonly upper: number;
@@ -68,6 +71,7 @@ export function mixProgram(model: MixModel): MixProgram {
   model.resources.forEach((resource, at) => addResource(builder, resource, at, usesOf.get(at) ?? []));
   model.totals.forEach((total, at) => addTotal(builder, total, at));
   model.products.forEach((product, at) => addSetUp(builder, product, at));
+  model.products.forEach((product, at) => addBatches(builder, product, at));
   const { rows } = builder;
   const worth = worthOf(builder.columns.map(({ cost }) => Math.abs(cost)));
   return {
@@ -249,11 +253,23 @@ function addSetUp(builder: Builder, product: ModelProduct, at: number): void {
     [quantity, [made, -(builder.bounds[at] ?? BEYOND_ALL_NEED)]],
   );
   const least = product.lot ?? leastWhereMade(builder, product, at);
-  const together = builder.model.products.flatMap(({ setUpWith }, index) =>
-    setUpWith === at ? [quantityTerm(builder, index, 1)] : [],
-  );
-  if (least > 0) addRow(builder, 'lot', at, [0, Number.POSITIVE_INFINITY], [...together, [made, -least]]);
+  if (least > 0)
+    addRow(builder, 'lot', at, [0, Number.POSITIVE_INFINITY], [...linesTogether(builder, at), [made, -least]]);
 }
+
+/** All lines of a product together are whole batches. */
+function addBatches(builder: Builder, { batch }: ModelProduct, at: number): void {
+  if (batch === null) return;
+  const upper = Number.POSITIVE_INFINITY;
+  const batches = addColumn(builder, { of: 'batches', at, step: 1, isWhole: true, cost: 0, lower: 0, upper });
+  addRow(builder, 'batch', at, [0, 0], [...linesTogether(builder, at), [batches, -batch]]);
+}
+
+/** All lines that share the set-up of a product, as terms. */
+const linesTogether = (builder: Builder, head: number): Term[] =>
+  builder.model.products.flatMap(({ setUpWith }, index) =>
+    setUpWith === head ? [quantityTerm(builder, index, 1)] : [],
+  );
 
 /** What of a product must be made so that its set-up is one, where setting up alone would bring something: of extra that is cheaper than the normal supply. Else nothing. */
 function leastWhereMade({ model, bounds }: Builder, { step }: ModelProduct, at: number): number {

@@ -81,6 +81,7 @@ const models = (isWhole: boolean) =>
           setUpUse: fc.constantFrom(0, 0, 5),
           lot: fc.constantFrom(null, null, null, 8),
           isSoldToo: fc.boolean(),
+          batch: fc.constantFrom(null, null, 5),
         }),
         { minLength: 1, maxLength: 7 },
       ),
@@ -94,8 +95,10 @@ const models = (isWhole: boolean) =>
     })
     .map(({ products, available, extra, premium, total, isLeast }) =>
       exampleModel(
-        products.map(({ setUpUse, uses, least, most, isSoldToo, ...product }, index) => ({
+        products.map(({ setUpUse, uses, least, most, isSoldToo, batch, ...product }, index) => ({
           ...product,
+          // The first one is made in batches for all its channels.
+          batch: isWhole && index === 0 ? batch : null,
           name: `P${index}`,
           uses,
           most,

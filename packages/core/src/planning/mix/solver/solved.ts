@@ -1,6 +1,6 @@
 import type { Highs, Model } from 'highs';
 import type { ModelResource } from '../mix-model.js';
-import { componentMade, extraUsed, mixSums } from './mix-sums.js';
+import { componentMade, extraUsed, madeByHead, mixSums } from './mix-sums.js';
 import type { MixProgram, ProgramColumn } from './program.js';
 
 /** How a search ended. */
@@ -119,9 +119,11 @@ export function settled(value: number, size = 1): number {
 /** The values of a program that a mix stands for, to begin with: null where it breaks a bound of the program itself. */
 export function valuesOf({ model, columns }: MixProgram, quantities: readonly number[]): number[] | null {
   const { made, taken } = mixSums(model, quantities);
+  const together = madeByHead(model, quantities);
   const valueOf = ({ of, at, step }: ProgramColumn): number => {
     if (of === 'quantity') return (quantities[at] ?? 0) / step;
     if (of === 'made') return made.has(at) ? 1 : 0;
+    if (of === 'batches') return (together[at] ?? 0) / (model.products[at]?.batch ?? 1);
     const resource = model.resources[at] as ModelResource;
     const value = of === 'component' ? componentMade : extraUsed;
     return value(resource, taken[at] ?? 0) / step;
