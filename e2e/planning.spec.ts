@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from './test.js';
+import { expect, test, type Locator, type Page } from './test.js';
 import { cell, goTo, newPersonWithBook, openCopyOfDemo, region } from './app.js';
 
 const tab = (page: Page, name: string) =>
@@ -113,4 +113,82 @@ test('a mix of products that are in no book is typed, solved, contradicted and m
   await expect(limits).toContainText('Hands: 360 h in all');
   await limits.getByRole('listitem').filter({ hasText: 'Bread' }).getByRole('link').click();
   await expect(cell(page, 'At least', 'Bread')).toBeFocused();
+
+  // Back to none at least; fifty loaves more than cakes: 92 x 6 + 42 x 10.
+  await cell(page, 'At least', 'Bread').fill('0');
+  await cell(page, 'At least', 'Bread').press('Enter');
+  const totals = region(page, 'Totals');
+  await totals.getByLabel('Name, new row').fill('Loaves ahead of cakes');
+  await totals.getByLabel('Name, new row').press('Enter');
+  await choose(totals.getByLabel('Rule, Loaves ahead of cakes'), 'at least');
+  await choose(totals.getByLabel('of, Loaves ahead of cakes'), 'difference');
+  await totals.getByLabel('Limit, Loaves ahead of cakes').fill('50');
+  await totals.getByLabel('Limit, Loaves ahead of cakes').press('Enter');
+  for (const name of ['Bread', 'Cake']) await page.getByRole('checkbox', { name, exact: true }).check();
+  await page.getByLabel('Side of Cake').selectOption('counted against');
+  await side(page, 'Mix');
+  await best.getByRole('button', { name: 'Find the best mix' }).click();
+  await expect(best).toContainText('Best mix: 972.00');
+
+  // Bounds of a milliard and names of 300 letters do no harm, and more than a milliard is refused in place.
+  await side(page, 'Products and limits');
+  await cell(page, 'At most', 'Cake').fill('1000000000000');
+  await cell(page, 'At most', 'Cake').press('Enter');
+  await expect(plan).toContainText('At most cannot be more than 1000000000');
+  await cell(page, 'At most', 'Cake').fill('1000000000');
+  await cell(page, 'At most', 'Cake').press('Enter');
+
+  // Two days: what is baked on the first can be sold on the second.
+  await side(page, 'Periods');
+  for (const name of ['Friday', 'Saturday']) {
+    await cell(page, 'Name', 'new row').fill(name);
+    await cell(page, 'Name', 'new row').press('Enter');
+  }
+  await side(page, 'Mix');
+  const asking = (name: string) => plan.getByRole('listitem').filter({ hasText: `what does a unit of ${name} cost` });
+  for (const [name, cost] of [
+    ['Bread', '1'],
+    ['Cake', '4'],
+  ] as const) {
+    await asking(name).getByRole('link').click();
+    await expect(cell(page, 'Variable cost, typed', name)).toBeFocused();
+    await cell(page, 'Variable cost, typed', name).fill(cost);
+    await cell(page, 'Variable cost, typed', name).press('Enter');
+  }
+  await expect(asking('Cake')).toHaveCount(0);
+
+  // Nobody buys on Friday: half of it is baked then, and is sold on Saturday.
+  await side(page, 'Periods');
+  const most = region(page, 'Sold at most');
+  for (const name of ['Bread', 'Cake']) {
+    await most.getByLabel(`Friday, ${name}`).fill('0');
+    await most.getByLabel(`Friday, ${name}`).press('Enter');
+  }
+  await side(page, 'Mix');
+  await best.getByRole('button', { name: /^Find/ }).click();
+  await expect(best).toContainText('Best mix: 972.00');
+  await best.getByRole('button', { name: 'Use the best mix' }).click();
+  await expect(best).toContainText('It is the mix tried by hand.');
+  const schedule = region(page, 'Schedule by hand');
+  await expect(schedule.getByLabel('Saturday, Cake, sold')).toHaveValue('42');
+  await expect(schedule.getByLabel('Saturday, Bread, sold')).toHaveValue('92');
+
+  // A loaf more than there is: said in words, and in the stock.
+  await schedule.getByLabel('Saturday, Bread, sold').fill('93');
+  await schedule.getByLabel('Saturday, Bread, sold').press('Enter');
+  await expect(plan).toContainText('Bread, Saturday: 1 pieces more sold than there are.');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(schedule.getByLabel('Saturday, Bread, sold')).toHaveValue('92');
+
+  // Saved as another plan, it stands beside this one with the same figures.
+  await best.getByRole('button', { name: 'Save as another plan' }).click();
+  await expect(region(page, 'Saturday, best')).toContainText('972.00');
+  await side(page, 'Compare plans');
+  await expect(page.getByRole('table', { name: 'Mix plans beside each other' }).getByRole('row')).toHaveCount(3);
 });
+
+/** A choice in a cell: its options are there once it is gone to. */
+async function choose(at: Locator, label: string): Promise<void> {
+  await at.focus();
+  await at.selectOption(label);
+}

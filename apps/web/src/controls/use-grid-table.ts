@@ -14,6 +14,7 @@ import {
   type Updater,
 } from '@tanstack/react-table';
 import { useCallback, useMemo, useState } from 'react';
+import { useLocation } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { decimalSign } from '../figures/format.js';
 import { useSessionQuery } from '../state/api.js';
@@ -21,7 +22,7 @@ import { noticed } from '../state/notices-slice.js';
 import { useAppDispatch } from '../state/store.js';
 import { measured, sharedOut, USUAL_WHOLE_DIGITS } from './column-sizes.js';
 import { keepLayout, keptLayout, type GridLayout } from './grid-layout.js';
-import type { Column, ListFilter } from './grid-model.js';
+import { type Column, isInput, type ListFilter } from './grid-model.js';
 import { orderBy, type Order } from './grid-order.js';
 import { textWidth } from './text-width.js';
 
@@ -67,9 +68,14 @@ export function useGridTable<Row extends { readonly id: string }, Patch>({
   const all = useMemo(() => [...columns, ...moreColumns], [columns, moreColumns]);
   const [layout, setLayout] = useKeptLayout(title);
   const { sorting, sortBy } = useOrder(all, rows);
+  const goneTo = useColumnGoneTo(all, rows);
   const visible = useMemo(
-    () => ({ ...Object.fromEntries(moreColumns.map(({ id }) => [id, false])), ...layout.visible }),
-    [moreColumns, layout.visible],
+    () => ({
+      ...Object.fromEntries(moreColumns.map(({ id }) => [id, false])),
+      ...layout.visible,
+      ...(goneTo === null ? {} : { [goneTo]: true }),
+    }),
+    [moreColumns, layout.visible, goneTo],
   );
   const [wholeDigits, widen] = useWholeDigits();
   // Measured when rows come or go, and not at every letter: nothing is to move under the hand.
@@ -142,6 +148,19 @@ export function useGridTable<Row extends { readonly id: string }, Patch>({
     resetLayout: () => setLayout(() => ({ sizes: {}, visible: {} })),
     width: table.getTotalSize(),
   };
+}
+
+/** The column of the field that the address goes to: it is shown then, whether it is hidden at other times or not. Null for none here. */
+function useColumnGoneTo<Row extends { readonly id: string }, Patch>(
+  columns: readonly Column<Row, Patch>[],
+  rows: readonly Row[],
+): string | null {
+  const at = new URLSearchParams(useLocation().search).get('at');
+  return useMemo(() => {
+    const row = at === null ? undefined : rows.find(({ id }) => at.startsWith(`${id}.`));
+    if (row === undefined) return null;
+    return columns.find((column) => isInput(column) && column.place?.(row) === at)?.id ?? null;
+  }, [at, columns, rows]);
 }
 
 /** The most digits before the point that the figures of each column were seen with: columns grow with them, and stay. */
