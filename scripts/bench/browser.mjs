@@ -2,13 +2,14 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { newId, rowsOfColumns } from '@nuvar/book';
+import { BOOK_FILE_VERSION, newId, rowsOfColumns } from '@nuvar/book';
 import { chromium } from '@playwright/test';
 import { ROOT } from '../setup/paths.mjs';
 import { median } from './measure.mjs';
 
 const EDITS = 15;
 const LONG_LIST = 5000;
+const DRAGS = 31;
 /** Pixels of one event of the wheel, of which there are sixty a second: three notches at once. */
 const WHEEL = 360;
 
@@ -34,6 +35,10 @@ export async function benchBrowser(server, id, cookie) {
   const board = await scrolled(page, `${server}/books/${id}/sell/board`, () =>
     page.getByLabel('Profit', { exact: true }).click(),
   );
+  const [dragged, draggedMany] = [
+    await draggedQuantity(page, server, cookie, { products: 200, resources: 60 }),
+    await draggedQuantity(page, server, cookie, { products: 2000, resources: 60 }),
+  ];
   await browser.close();
   return [
     ['opening the bench book in the browser, to first figures (median of 5)', opening, '2,500 ms'],
@@ -46,6 +51,8 @@ export async function benchBrowser(server, id, cookie) {
     ],
     ['the same: rows in sight whose figure is not there yet', scrolling.missing, '', '%'],
     ['the price board of 1,100 products in 12 channels under the same: 95 % of frames', board.p95, '50 ms'],
+    [`a quantity of a mix of 200 x 60 is dragged: seen in the goal (median of ${DRAGS})`, dragged, '50 ms'],
+    ['the same of 2,000 products', draggedMany, '100 ms'],
     [`script before the first screen, gzipped (${scripts.files} files)`, scripts.kilobytes, '250 kB', 'kB'],
   ];
 }
@@ -186,4 +193,51 @@ async function firstScripts(page, server) {
   const bytes = loaded.reduce((sum, file) => sum + gzipSync(readFileSync(join(folder, file))).length, 0);
   page.removeAllListeners('response');
   return { files: loaded.length, kilobytes: bytes / 1000 };
+}
+
+/** A book with one mix plan, of typed products that each take a tenth of the resources; returns its id and that of the plan. */
+async function mixBook(server, cookie, { products, resources }) {
+  const planId = newId();
+  const lines = Array.from({ length: products }, (_each, position) => ({
+    ...{ id: newId(), planId, position, name: `Product ${position}`, quantity: '10', maximum: '50' },
+    contribution: String(5 + (position % 17)),
+    ...{ revenue: '40', variableCost: String(35 - (position % 17)) },
+  }));
+  const short = Array.from({ length: resources }, (_each, position) => ({
+    ...{ id: newId(), planId, position, name: `Resource ${position}`, unit: 'h', available: String(products) },
+  }));
+  const mixUse = lines.flatMap((line, at) =>
+    short
+      .filter((_resource, place) => (at * 7 + place * 3) % 10 === 0)
+      .map((resource) => ({ id: newId(), mixProductId: line.id, resourceId: resource.id, perUnit: '0.75' })),
+  );
+  const rows = { mixPlan: [{ id: planId, name: 'Bench' }], mixProduct: lines, mixResource: short, mixUse };
+  const settings = [{ id: newId(), name: `Mix of ${products}` }];
+  const answer = await fetch(`${server}/api/book-files`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', cookie },
+    body: JSON.stringify({ format: 'nuvar-book', version: BOOK_FILE_VERSION, rows: { settings, ...rows } }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+  return { id: (await answer.json()).id, planId };
+}
+
+/** Drags the quantity of a product of such a plan, step by step, and waits each time, inside the page, until the goal shows it. */
+export async function draggedQuantity(page, server, cookie, size) {
+  const { id, planId } = await mixBook(server, cookie, size);
+  await page.goto(`${server}/books/${id}/plan/mix/${planId}`);
+  await page.getByRole('slider').nth(3).waitFor();
+  await page.waitForTimeout(5000);
+  return median(DRAGS, (run) =>
+    page.evaluate(async (quantity) => {
+      const goal = () => document.querySelector('section[aria-label="Bench"] .figure')?.textContent;
+      const slider = document.querySelectorAll('input[type=range]')[3];
+      const before = goal();
+      const begun = performance.now();
+      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(slider, String(quantity));
+      slider.dispatchEvent(new Event('input', { bubbles: true }));
+      while (goal() === before) await new Promise((done) => requestAnimationFrame(done));
+      return performance.now() - begun;
+    }, 11 + run),
+  );
 }

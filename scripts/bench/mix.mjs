@@ -77,6 +77,9 @@ function mixModel({ products, resources, setUps = 0, gapPercent = 0 }) {
       least: 0,
       most: Math.round(20 + 80 * random()),
       lot: null,
+      batch: null,
+      useful: null,
+      isCost: false,
       step: setUps > 0 ? 1 : null,
       setUpCost: place < setUps ? round(50 + 400 * random()) : 0,
     };
@@ -88,6 +91,7 @@ function mixModel({ products, resources, setUps = 0, gapPercent = 0 }) {
     secondsAtMost: 10,
     gapPercent,
     fixed: 0,
+    isInPeriods: false,
     totals: [],
     uses,
     products: list,
@@ -99,6 +103,7 @@ function mixModel({ products, resources, setUps = 0, gapPercent = 0 }) {
       premium: 0,
       normalPrice: 0,
       making: null,
+      isStock: false,
       available: Math.round(products * (4 + 8 * random())),
     })),
   };

@@ -1,3 +1,4 @@
+import { copyWithStructuralSharing as withSameParts } from '@reduxjs/toolkit/query';
 import type { Write } from '@nuvar/book';
 import type { EffectView, Override, RepricedBoard, Repricing, ViewName, ViewOf } from '@nuvar/core';
 import type { FromWorker, Question, ToWorker } from './messages.js';
@@ -230,9 +231,9 @@ function receive(message: FromWorker): void {
   if (questions.size > 0) watchOver();
 }
 
-/** Takes in views that have become others. What could not be worked out is shown no longer, and is said. */
+/** Takes in views that have become others; parts that are as they were stay the same objects, so that nothing draws them again. What could not be worked out is shown no longer, and is said. */
 function take(others: readonly (readonly [string, string])[], failed: readonly (readonly [string, string])[]): void {
-  for (const [key, json] of others) views.set(key, JSON.parse(json));
+  for (const [key, json] of others) views.set(key, withSameParts(views.get(key), JSON.parse(json)));
   for (const [key] of failed) views.delete(key);
   const mended = others.some(([key]) => state.failures.has(key));
   if (failed.length > 0 || mended) {

@@ -4,6 +4,7 @@ import { decimal, type Decimal, isPositive, ZERO } from '../number/index.js';
 import {
   madeResources,
   mixComponentUse,
+  mixLineName,
   mixPeriodDemand,
   mixPeriodResource,
   mixProductTerms,
@@ -103,6 +104,8 @@ const WORDS: Readonly<Record<MixSlot['of'], string>> = {
 /** The quantities of a plan as they are tried by hand. */
 export function slotsOf({ sheet }: Evaluation, planId: string): readonly MixSlotView[] {
   return sheet.read(mixSlots, planId).map((slot) => {
+    if (slot.of === 'quantity')
+      return { ...slot, name: sheet.read(mixLineName, slot.rowId), quantity: triedInSlot(sheet, slot) };
     const row = sheet.row('mixProduct', slot.rowId);
     const resource = sheet.row('mixResource', slot.rowId);
     const plain =

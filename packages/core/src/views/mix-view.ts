@@ -19,9 +19,10 @@ import {
   mixResourceOutcome,
   mixResourceTerms,
   mixTotalOutcome,
-  headsMade,
+  madeOf,
+  mixLineName,
+  mixTakers,
   setUpHead,
-  mixUse,
   nameInMix,
   nameOfResource,
   outputInMix,
@@ -120,6 +121,8 @@ export interface MixProductView {
   readonly most: FigureView | null;
   readonly lot: FigureView | null;
   readonly step: FigureView | null;
+  /** Of what all lines of the product together are a multiple; null where that does not matter. */
+  readonly batch: FigureView | null;
   readonly planned: FigureView | null;
   /** True where it breaks a limit of its own. */
   readonly isBroken: boolean;
@@ -190,7 +193,7 @@ export function mixView(evaluation: Evaluation, planId: string): MixView {
   const asPlanned = plannedQuantities === null ? null : withQuantities(planId, plannedQuantities);
   return {
     ...mixOutcomeView(evaluation, planId),
-    products: rows.map((row) => productOf(evaluation, row.id)),
+    products: productsOf(evaluation, planId),
     slots: slotsOf(evaluation, planId),
     supplies: resourcesOfMix(sheet, planId).map((row) => ({ id: row.id, ...supplyOf(evaluation, row.id) })),
     planned: asPlanned === null ? null : shownAll(evaluation, mixOutcome, asPlanned, OUTCOME),
@@ -237,12 +240,7 @@ export function mixOutcomeView(evaluation: Evaluation, id: string): MixOutcomeVi
       totals.every(({ isBroken }) => !isBroken) &&
       (schedule === null || schedule.faults.length === 0),
     gained: quantities === null ? null : shown(evaluation, mixAgainst, id, 'gained'),
-    moved: movedBetween(
-      slotsOf(evaluation, planId).map(({ name, quantity }, index) => ({
-        name,
-        by: quantities === null ? ZERO : decimal(quantities[index] ?? '0').minus(quantity),
-      })),
-    ),
+    moved: quantities === null ? [] : movedTo(slotsOf(evaluation, planId), quantities),
   };
 }
 
@@ -255,15 +253,17 @@ function ofOnePeriod(
   const { sheet } = evaluation;
   const rows = productsOfMix(sheet, planId);
   const made = rows.map((row, index) => (quantities === null ? row.quantity : (quantities[index] ?? '0')));
-  const areMade = headsMade(sheet, rows, (index) => Number(made[index] ?? '0') > 0);
+  const areMade = madeOf(sheet, planId, quantities).heads;
   return {
     resources: resourcesOfMix(sheet, planId).map((row) => resourceOf(evaluation, row.id, quantities, made)),
     brings: rows.map((row, index) => mixBrings(evaluation, row, decimal(made[index] ?? '0'), areMade.has(row.id))),
   };
 }
 
-function movedBetween(all: readonly { readonly name: string; readonly by: Decimal }[]): MixOutcomeView['moved'] {
-  return all
+/** How much more there is of each quantity than is tried by hand: of those that differ, the furthest first. */
+function movedTo(slots: readonly MixSlotView[], quantities: readonly string[]): MixOutcomeView['moved'] {
+  return slots
+    .map(({ name, quantity }, index) => ({ name, by: decimal(quantities[index] ?? '0').minus(quantity) }))
     .filter(({ by }) => isBeyond(by.abs(), null))
     .sort((one, other) => compared(other.by.abs(), one.by.abs()))
     .map(({ name, by }) => ({ name, by: by.toFixed() }));
@@ -316,23 +316,23 @@ function sharesOf(
   made: readonly string[],
 ): MixResourceView['shares'] {
   const { sheet } = evaluation;
-  const rows = productsOfMix(sheet, planId);
-  const areMade = headsMade(sheet, rows, (index) => Number(made[index] ?? '0') > 0);
-  const ofProducts = rows.map((row, index) => {
-    const { perUnit, forSetUp } = evaluation.read(mixUse, `${row.id}@${id}`);
-    const setUp = areMade.has(row.id) ? (forSetUp?.amount?.toNumber() ?? 0) : 0;
-    const amount = Math.max(0, Number(made[index] ?? '0')) * (perUnit.amount?.toNumber() ?? 0) + setUp;
-    return { name: nameInMix(sheet, row), amount };
+  const { heads } = madeOf(sheet, planId, quantities);
+  const lines = sheet.idsOf('mixProduct', 'planId', planId);
+  const ofProducts = evaluation.read(mixTakers, id).map(({ place, lineId, perUnit, forSetUp }) => {
+    const setUp = heads.has(lineId) ? (forSetUp?.amount?.toNumber() ?? 0) : 0;
+    const amount = Math.max(0, Number(made[place] ?? '0')) * (perUnit.amount?.toNumber() ?? 0) + setUp;
+    return { lineId, amount, shade: place };
   });
-  const ofComponents = madeResources(sheet, planId).map((component) => {
+  const ofComponents = madeResources(sheet, planId).map((component, index) => {
     const own = evaluation.read(mixResourceOutcome, withQuantities(component.id, quantities)).made;
     const perUnit = component.id === id ? null : evaluation.read(mixComponentUse, `${component.id}@${id}`).perUnit;
     const amount = (own?.amount?.toNumber() ?? 0) * (perUnit?.amount?.toNumber() ?? 0);
-    return { name: nameOfResource(sheet, component), amount };
+    return { name: nameOfResource(sheet, component), amount, shade: lines.length + index };
   });
-  return [...ofProducts, ...ofComponents].flatMap(({ name, amount }, shade) =>
-    amount === 0 ? [] : [{ name, amount, shade }],
-  );
+  const named = ofProducts
+    .filter(({ amount }) => amount !== 0)
+    .map(({ lineId, amount, shade }) => ({ name: sheet.read(mixLineName, lineId), amount, shade }));
+  return [...named, ...ofComponents.filter(({ amount }) => amount !== 0)];
 }
 
 function totalOf(evaluation: Evaluation, id: string, quantities: readonly string[] | null): MixTotalView {
@@ -355,34 +355,62 @@ function breaksRule(rule: MixTotalRule, units: Decimal, limit: Decimal): boolean
   return (rule !== 'at least' && isBeyond(over, limit)) || (rule !== 'at most' && isBeyond(over.negated(), limit));
 }
 
-function productOf(evaluation: Evaluation, id: string): MixProductView {
+function productsOf(evaluation: Evaluation, planId: string): MixProductView[] {
   const { sheet } = evaluation;
-  const row = sheet.row('mixProduct', id) as RowOf<'mixProduct'>;
-  const terms = evaluation.read(mixProductTerms, id);
-  const known = (member: 'setUpCost' | 'most' | 'lot' | 'step' | 'planned') =>
-    terms[member] === null ? null : shown(evaluation, mixProductTerms, id, member);
-  return {
-    id,
-    name: nameInMix(sheet, row),
-    quantity: row.quantity,
-    unit: outputInMix(sheet, row).text,
-    ...shownAll(evaluation, mixProductTerms, id, ['contribution', 'revenue', 'variableCost', 'least']),
-    setUpCost: known('setUpCost'),
-    most: known('most'),
-    lot: known('lot'),
-    step: known('step'),
-    planned: known('planned'),
-    isBroken: isInPeriods(sheet, row.planId)
-      ? breaksOwnLimit({ ...terms, lot: null, batch: null }, soldInAll(sheet, row), ZERO)
-      : breaksOwnLimit(terms, decimal(row.quantity), madeInAllLines(sheet, row)),
-  };
+  const rows = productsOfMix(sheet, planId);
+  const made = madeByProduct(sheet, planId);
+  const isOfPeriods = isInPeriods(sheet, planId);
+  return rows.map((row, index) => {
+    const terms = evaluation.read(mixProductTerms, row.id);
+    const { own, together } = made[index] as (typeof made)[number];
+    return {
+      ...termsView(evaluation, row.id, terms),
+      quantity: row.quantity,
+      isBroken: breaksOwnLimit(isOfPeriods ? { ...terms, lot: null, batch: null } : terms, own, together),
+    };
+  });
 }
 
-/** What is tried of the product of a line in all its lines. */
-const madeInAllLines = (sheet: Sheet, row: RowOf<'mixProduct'>): Decimal =>
-  productsOfMix(sheet, row.planId)
-    .filter((each) => setUpHead(sheet, each) === setUpHead(sheet, row))
-    .reduce((so, { quantity }) => so.plus(quantity), ZERO);
+type TermsView = Omit<MixProductView, 'quantity' | 'isBroken'>;
+
+const TERMS_VIEWS = new WeakMap<MixProductTerms, TermsView>();
+
+/** What a plan knows of one of its products, whatever is tried of it. It is the same object as long as its terms are. */
+function termsView(evaluation: Evaluation, id: string, terms: MixProductTerms): TermsView {
+  const known = TERMS_VIEWS.get(terms);
+  if (known !== undefined) return known;
+  const { sheet } = evaluation;
+  const row = sheet.row('mixProduct', id) as RowOf<'mixProduct'>;
+  const figure = (member: 'setUpCost' | 'most' | 'lot' | 'step' | 'batch' | 'planned') =>
+    terms[member] === null ? null : shown(evaluation, mixProductTerms, id, member);
+  const view: TermsView = {
+    id,
+    name: nameInMix(sheet, row),
+    unit: outputInMix(sheet, row).text,
+    ...shownAll(evaluation, mixProductTerms, id, ['contribution', 'revenue', 'variableCost', 'least']),
+    setUpCost: figure('setUpCost'),
+    most: figure('most'),
+    lot: figure('lot'),
+    step: figure('step'),
+    batch: figure('batch'),
+    planned: figure('planned'),
+  };
+  TERMS_VIEWS.set(terms, view);
+  return view;
+}
+
+/** By line: what is tried of it - of several periods what is sold in all of them -, and of its product in all its lines. */
+function madeByProduct(sheet: Sheet, planId: string): { readonly own: Decimal; readonly together: Decimal }[] {
+  const rows = productsOfMix(sheet, planId);
+  const isOfPeriods = isInPeriods(sheet, planId);
+  const own = rows.map((row) => (isOfPeriods ? soldInAll(sheet, row) : decimal(row.quantity)));
+  const heads = rows.map((row) => setUpHead(sheet, row));
+  const together = new Map<string, Decimal>();
+  heads.forEach((head, index) => {
+    together.set(head, (together.get(head) ?? ZERO).plus(own[index] ?? ZERO));
+  });
+  return rows.map((_row, index) => ({ own: own[index] ?? ZERO, together: together.get(heads[index] ?? '') ?? ZERO }));
+}
 
 /** What is sold of a line in all periods, as tried. */
 const soldInAll = (sheet: Sheet, { id, planId }: RowOf<'mixProduct'>): Decimal =>

@@ -1,5 +1,6 @@
 import { numberText, unitOfMeasure, type MixGoal } from '@nuvar/book';
 import type { MixView } from '@nuvar/core';
+import { memo } from 'react';
 import { useMayEdit, useSettings } from '../../book/use-book.js';
 import { useAcceptTrial, useTried, useTry } from '../../book/use-trial.js';
 import { RowField } from '../../controls/row-field.js';
@@ -23,7 +24,6 @@ const MOST_ROWS = 120;
 /** The products with their quantities, a handle for each, and under it the best quantity as a thin bar. */
 export function MixProducts({ view, rooms, best, goal }: MixProductsProps) {
   const { currency } = useSettings();
-  const style = useStyle();
   const brings = goal === 'units' ? 'Units' : `Brings, ${currency}`;
   const numbered = view.products.map((product, index) => ({ product, index }));
   const isMade = ({ product, index }: (typeof numbered)[number]) =>
@@ -55,30 +55,13 @@ export function MixProducts({ view, rooms, best, goal }: MixProductsProps) {
         </thead>
         <tbody>
           {shown.map(({ product, index }) => (
-            <tr key={product.id} className="align-top">
-              <th scope="row" className="font-normal">
-                {product.name}
-                <Counted product={product} />
-                <Handle product={product} room={rooms[index] ?? null} best={best?.[index] ?? null} />
-                {product.isBroken && <span className="text-error"> {brokenWords(product)}</span>}
-              </th>
-              <td className="w-24">
-                <RowField
-                  kind="mixProduct"
-                  id={product.id}
-                  field="quantity"
-                  label={`Quantity of ${product.name}`}
-                  isNameless
-                />
-              </td>
-              {best !== null && <td className="figure text-right">{amountText(Number(best[index] ?? 0), style)}</td>}
-              <td className="text-right">
-                {product.planned === null ? '' : <Amount figure={product.planned} digits={1} />}
-              </td>
-              <td className="figure text-right">
-                {view.brings[index] == null ? 'not yet' : moneyText(Number(view.brings[index]), style)}
-              </td>
-            </tr>
+            <ProductRow
+              key={product.id}
+              product={product}
+              brings={view.brings[index] ?? null}
+              room={rooms[index] ?? null}
+              best={best?.[index] ?? null}
+            />
           ))}
         </tbody>
       </table>
@@ -94,15 +77,49 @@ export function MixProducts({ view, rooms, best, goal }: MixProductsProps) {
 
 type Product = MixView['products'][number];
 
+interface ProductRowProps {
+  readonly product: Product;
+  readonly brings: string | null;
+  readonly room: number | null;
+  /** Null where no best mix is shown. */
+  readonly best: string | null;
+}
+
+/** One of the products: drawn again only when something of it has changed, so that a handle of many moves freely. */
+const ProductRow = memo(function ProductRow({ product, brings, room, best }: ProductRowProps) {
+  const style = useStyle();
+  return (
+    <tr className="align-top">
+      <th scope="row" className="font-normal">
+        {product.name}
+        <Counted product={product} />
+        <Handle product={product} room={room} best={best} />
+        {product.isBroken && <span className="text-error"> {brokenWords(product)}</span>}
+      </th>
+      <td className="w-24">
+        <RowField kind="mixProduct" id={product.id} field="quantity" label={`Quantity of ${product.name}`} isNameless />
+      </td>
+      {best !== null && <td className="figure text-right">{amountText(Number(best), style)}</td>}
+      <td className="text-right">{product.planned === null ? '' : <Amount figure={product.planned} digits={1} />}</td>
+      <td className="figure text-right">{brings === null ? 'not yet' : moneyText(Number(brings), style)}</td>
+    </tr>
+  );
+});
+
 /** What a product is counted in, and how much of it is made at least where any is. */
-function Counted({ product: { step, lot, setUpCost } }: { readonly product: Product }) {
+function Counted({ product: { step, batch, lot, setUpCost } }: { readonly product: Product }) {
   const inBatches = step?.amount != null && Number(step.amount) !== 1;
-  if (!inBatches && lot === null && setUpCost === null) return null;
+  if (!inBatches && batch === null && lot === null && setUpCost === null) return null;
   return (
     <span className="block text-note text-soft">
       {inBatches && (
         <>
           in batches of <Amount figure={step} digits={2} />{' '}
+        </>
+      )}
+      {batch !== null && (
+        <>
+          all channels in batches of <Amount figure={batch} digits={2} />{' '}
         </>
       )}
       {lot !== null && (
@@ -119,11 +136,12 @@ function Counted({ product: { step, lot, setUpCost } }: { readonly product: Prod
   );
 }
 
-function brokenWords({ quantity, least, most, lot }: Product): string {
+function brokenWords({ quantity, least, most, lot, batch }: Product): string {
   const made = Number(quantity);
   if (Number(least.amount ?? 0) > made) return 'fewer than there have to be';
   if (most?.amount != null && made > Number(most.amount)) return 'more than can be sold';
-  return lot?.amount != null && made < Number(lot.amount) ? 'less than the minimum lot' : '';
+  if (lot?.amount != null && made < Number(lot.amount)) return 'less than the minimum lot';
+  return batch === null ? '' : 'not in whole batches over all channels';
 }
 
 /** The end of a handle where nothing limits a product, and how far beyond its limit it can be dragged. */

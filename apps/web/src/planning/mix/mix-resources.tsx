@@ -1,4 +1,5 @@
 import { type MixOutcomeView, type MixView, totalRule } from '@nuvar/core';
+import { memo } from 'react';
 import { Amount } from '../../figures/amount.js';
 import { unitWords } from '../../figures/format.js';
 import { useStyle } from '../../figures/use-style.js';
@@ -36,33 +37,7 @@ export function MixResources({ view, best }: MixResourcesProps) {
       </thead>
       <tbody>
         {view.resources.map((resource, index) => (
-          <tr key={resource.id} className="align-top">
-            <th scope="row" className="font-normal">
-              {resource.name}, {unitWords(resource.unit)}
-              <Bar resource={resource} best={best?.resources[index]} />
-              {resource.made !== null && Number(resource.made.amount ?? 0) > 0 && (
-                <span className="text-soft">
-                  {' '}
-                  <Amount figure={resource.made} digits={2} /> made beyond its stock
-                </span>
-              )}
-              {resource.extraUsed !== null && Number(resource.extraUsed.amount ?? 0) > 0 && (
-                <span className="text-soft">
-                  {' '}
-                  with <Amount figure={resource.extraUsed} digits={2} /> of extra
-                </span>
-              )}
-            </th>
-            <td className="text-right">
-              <Amount figure={resource.used} digits={2} />
-            </td>
-            <td className="text-right">
-              <Amount figure={resource.available} digits={2} />
-            </td>
-            <td className="text-right">
-              <Amount figure={resource.left} digits={2} />
-            </td>
-          </tr>
+          <ResourceRow key={resource.id} resource={resource} best={best?.resources[index]} />
         ))}
         {view.totals.map(({ id, name, rule, measure, stated, units, limit, isBroken }) => (
           <tr key={id}>
@@ -84,14 +59,47 @@ export function MixResources({ view, best }: MixResourcesProps) {
   );
 }
 
-const SHADES = ['bg-base-content/45', 'bg-base-content/25', 'bg-base-content/35', 'bg-base-content/15'];
-
-interface BarProps {
+interface ResourceRowProps {
   readonly resource: Resource;
   readonly best: Resource | undefined;
 }
 
-function Bar({ resource, best }: BarProps) {
+/** One of the resources: drawn again only when something of it has changed. */
+const ResourceRow = memo(function ResourceRow({ resource, best }: ResourceRowProps) {
+  return (
+    <tr className="align-top">
+      <th scope="row" className="font-normal">
+        {resource.name}, {unitWords(resource.unit)}
+        <Bar resource={resource} best={best} />
+        {resource.made !== null && Number(resource.made.amount ?? 0) > 0 && (
+          <span className="text-soft">
+            {' '}
+            <Amount figure={resource.made} digits={2} /> made beyond its stock
+          </span>
+        )}
+        {resource.extraUsed !== null && Number(resource.extraUsed.amount ?? 0) > 0 && (
+          <span className="text-soft">
+            {' '}
+            with <Amount figure={resource.extraUsed} digits={2} /> of extra
+          </span>
+        )}
+      </th>
+      <td className="text-right">
+        <Amount figure={resource.used} digits={2} />
+      </td>
+      <td className="text-right">
+        <Amount figure={resource.available} digits={2} />
+      </td>
+      <td className="text-right">
+        <Amount figure={resource.left} digits={2} />
+      </td>
+    </tr>
+  );
+});
+
+const SHADES = ['bg-base-content/45', 'bg-base-content/25', 'bg-base-content/35', 'bg-base-content/15'];
+
+function Bar({ resource, best }: ResourceRowProps) {
   const style = useStyle();
   const there =
     Number(resource.available.amount ?? 0) + Number(resource.extra?.amount ?? 0) + Number(resource.made?.amount ?? 0);

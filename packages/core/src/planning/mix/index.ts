@@ -28,14 +28,15 @@ export { mixSlots, type MixSlot, triedInSlot } from './periods/mix-slots.js';
 export { isInPeriods, periodsOfMix } from './periods/mix-periods.js';
 export { madeResources, mixComponentUse } from './mix-component.js';
 export { mixOutcome, mixTotalOutcome } from './mix-outcome.js';
-export { productsOfMix, resourcesOfMix, withQuantities } from './mix-quantities.js';
+export { madeOf, productsOfMix, resourcesOfMix, withQuantities } from './mix-quantities.js';
 export { mixResourceOutcome } from './mix-resource-outcome.js';
-export { mixProductTerms, type MixProductTerms, nameInMix, outputInMix } from './mix-product.js';
+export { mixLineName, mixProductTerms, type MixProductTerms, nameInMix, outputInMix } from './mix-product.js';
 export { mixRanking } from './mix-ranking.js';
 export { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 export { readMixTable, type MixTable, type TableField, type TableProduct } from './mix-table.js';
+export { mixTakers } from './mix-takers.js';
 export { mixUse } from './mix-use.js';
-export { headsMade, isSetUpLeftOut, setUpHead } from './set-up-head.js';
+export { isSetUpLeftOut, setUpHead } from './set-up-head.js';
 export { mixVolumes, type MixVolume } from './mix-volumes.js';
 export * from './solver/index.js';
 

@@ -17,16 +17,8 @@ import { isInPeriods, mixPeriod } from './periods/mix-periods.js';
 import type { AskedQuantities } from './periods/period-quantity.js';
 import { countedAsUnits, type MixSums, scheduleSums } from './periods/schedule-sums.js';
 import { mixProductTerms } from './mix-product.js';
-import {
-  quantitiesAsked,
-  isMade,
-  productsOfMix,
-  quantitiesOf,
-  resourcesOfMix,
-  withQuantities,
-} from './mix-quantities.js';
+import { quantitiesAsked, isMade, productsOfMix, madeOf, resourcesOfMix, withQuantities } from './mix-quantities.js';
 import { mixResourceOutcome } from './mix-resource-outcome.js';
-import { headsMade } from './set-up-head.js';
 
 /** What a mix brings in all, whatever its goal is. */
 export interface MixOutcome {
@@ -101,10 +93,9 @@ export const mixOutcome: Calculation<MixOutcome> = {
 /** What a mix of one period adds up to. */
 function mixSumsOf(sheet: Sheet, planId: string, asked: AskedQuantities): MixSums {
   const amount = money(sheet);
-  const made = quantitiesOf(sheet, planId, asked);
+  const { quantities: made, heads: areMade } = madeOf(sheet, planId, asked);
   const rows = productsOfMix(sheet, planId);
   const terms = rows.map((row) => sheet.read(mixProductTerms, row.id));
-  const areMade = headsMade(sheet, rows, (index) => isMade(made[index] as Figure));
   const each = (name: string, of: 'contribution' | 'revenue' | 'variableCost') =>
     terms.flatMap((term, index) => {
       const quantity = made[index] as Figure;
@@ -171,7 +162,7 @@ export const mixTotalOutcome: Calculation<MixTotalOutcome> = {
     }
     const subject = row.name;
     const stated = statedLimit(sheet, row);
-    const made = quantitiesOf(sheet, row.planId, asked);
+    const made = madeOf(sheet, row.planId, asked).quantities;
     const sides = new Map(
       sheet.rowsOf('mixTotalProduct', 'totalId', row.id).map(({ mixProductId, side }) => [mixProductId, side]),
     );

@@ -49,6 +49,16 @@ export function nameInMix(sheet: Sheet, row: Row): string {
   return channel === undefined ? name : `${name} (${channel})`;
 }
 
+/** How a line of a mix plan is called, by its id: a quantity that is tried does not move it. */
+export const mixLineName: Calculation<string> = {
+  name: 'mixLineName',
+  meanings: {},
+  work(sheet, id) {
+    const row = sheet.row('mixProduct', id);
+    return row === undefined ? '' : nameInMix(sheet, row);
+  },
+};
+
 /** In which unit a product of a mix plan is counted. */
 export const outputInMix = (sheet: Sheet, { productId }: Row): Unit =>
   unit((productId === null ? undefined : sheet.row('product', productId)?.outputUnit) ?? PIECE.text);

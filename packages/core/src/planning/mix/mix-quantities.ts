@@ -4,6 +4,7 @@ import { isPositive } from '../../number/index.js';
 import type { Calculation, Sheet } from '../../sheet/index.js';
 import { nameInMix, outputInMix } from './mix-product.js';
 import { periodsOfMix } from './periods/mix-periods.js';
+import { headsMade } from './set-up-head.js';
 import { type AskedQuantities, lineInPeriod } from './periods/period-quantity.js';
 
 /** The products of a mix plan in their order. */
@@ -36,8 +37,31 @@ const askedById: Calculation<Asked> = {
 /** An id such as "plan" or "plan@12|30.5|0". */
 export const quantitiesAsked = (sheet: Sheet, id: string): Asked => sheet.read(askedById, id);
 
+/** What a mix makes of its lines, worked out once for all of its resources. */
+export interface MadeInMix {
+  /** By line. */
+  readonly quantities: readonly Figure[];
+  /** The lines whose set-up is paid. */
+  readonly heads: ReadonlySet<string>;
+}
+
+const madeInMix: Calculation<MadeInMix> = {
+  name: 'mixMade',
+  meanings: {},
+  work(sheet, id) {
+    const { of: planId, quantities: asked } = quantitiesAsked(sheet, id);
+    const quantities = quantitiesOf(sheet, planId, asked);
+    const isMadeAt = (index: number) => isMade(quantities[index] as Figure);
+    return { quantities, heads: headsMade(sheet, productsOfMix(sheet, planId), isMadeAt) };
+  },
+};
+
+/** What a mix makes of its lines, by hand or as asked for. */
+export const madeOf = (sheet: Sheet, planId: string, asked: AskedQuantities): MadeInMix =>
+  sheet.read(madeInMix, withQuantities(planId, asked));
+
 /** How much there is of each line: as typed, or as asked for; in a plan of several periods what is sold in all of them. */
-export function quantitiesOf(sheet: Sheet, planId: string, asked: AskedQuantities): readonly Figure[] {
+function quantitiesOf(sheet: Sheet, planId: string, asked: AskedQuantities): readonly Figure[] {
   const periods = periodsOfMix(sheet, planId);
   return productsOfMix(sheet, planId).map((row, index) => {
     const leaf = { name: 'Quantity', subject: nameInMix(sheet, row), unit: outputInMix(sheet, row) };

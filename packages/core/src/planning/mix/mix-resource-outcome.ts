@@ -12,10 +12,9 @@ import {
 import { unit } from '../../quantity/index.js';
 import type { Calculation, Sheet } from '../../sheet/index.js';
 import { madeResources, mixComponentUse } from './mix-component.js';
-import { quantitiesAsked, isMade, productsOfMix, quantitiesOf, withQuantities } from './mix-quantities.js';
+import { isMade, madeOf, quantitiesAsked, withQuantities } from './mix-quantities.js';
 import { mixResourceTerms, type MixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
-import { mixUse } from './mix-use.js';
-import { headsMade } from './set-up-head.js';
+import { mixTakers } from './mix-takers.js';
 
 /** What a mix takes of a resource. */
 export interface MixResourceOutcome {
@@ -56,16 +55,13 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
     }
     const subject = nameOfResource(sheet, row);
     const counted = unitOfMixResource(sheet, row);
-    const made = quantitiesOf(sheet, row.planId, asked);
-    const products = productsOfMix(sheet, row.planId);
-    const areMade = headsMade(sheet, products, (index) => isMade(made[index] as Figure));
-    const takes = products.flatMap((product, index) => {
-      const quantity = made[index] as Figure;
-      const { perUnit, forSetUp } = sheet.read(mixUse, `${product.id}@${row.id}`);
+    const { quantities, heads } = madeOf(sheet, row.planId, asked);
+    const takes = sheet.read(mixTakers, row.id).flatMap(({ place, lineId, perUnit, forSetUp }) => {
+      const quantity = quantities[place] as Figure;
       const called = { name: 'Used', subject: quantity.subject };
       const isTaken = isMade(quantity) && perUnit.amount?.isZero() !== true;
       const taken = isTaken ? [multiplied(called, quantity, perUnit)] : [];
-      return forSetUp === null || !areMade.has(product.id) ? taken : [...taken, forSetUp];
+      return forSetUp === null || !heads.has(lineId) ? taken : [...taken, forSetUp];
     });
     const used = sum({ name: 'Used', subject }, counted, [...takes, ...takenByComponents(sheet, row, asked)]);
     const { available, extra, premium } = sheet.read(mixResourceTerms, row.id);

@@ -2,7 +2,7 @@ import { type Decimal, HUNDRED, ZERO } from '../../number/index.js';
 import { plannedSales } from '../../production/index.js';
 import type { Sheet } from '../../sheet/index.js';
 import { mixPeriod } from './periods/mix-periods.js';
-import { productsOfMix, quantitiesOf } from './mix-quantities.js';
+import { productsOfMix, madeOf } from './mix-quantities.js';
 
 /** What a mix makes the planned volume of a product in a channel. */
 export interface MixVolume {
@@ -27,7 +27,7 @@ export function mixVolumes(sheet: Sheet, planId: string): MixVolume[] {
   const months = sheet.read(mixPeriod, planId).months.amount;
   if (months === null || months.isZero()) return [];
   const units = new Map<string, Map<string | null, Decimal>>();
-  const quantities = quantitiesOf(sheet, planId, null);
+  const quantities = madeOf(sheet, planId, null).quantities;
   for (const [index, { productId, channelId }] of productsOfMix(sheet, planId).entries()) {
     const quantity = quantities[index]?.amount ?? null;
     if (productId === null || quantity === null) continue;
