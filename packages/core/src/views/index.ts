@@ -63,16 +63,10 @@ export type { ProductSale } from './product-sales-view.js';
 export type { SaleColumn, SaleLeftView, SaleLine } from './sale-left-view.js';
 export type { MovingInput, SensitivityView } from './sensitivity-view.js';
 export type { MixNote } from './mix-notes.js';
+export type { MixResourceView } from './mix-resource-view.js';
 export type { MixComponentView, MixScheduleView, MixSlotView, MixSoldView, MixStockView } from './mix-schedule-view.js';
 export type { MixRankingView, MixUseView } from './mix-ranking-view.js';
-export type {
-  MixModelView,
-  MixOutcomeView,
-  MixProductView,
-  MixResourceView,
-  MixTotalView,
-  MixView,
-} from './mix-view.js';
+export type { MixModelView, MixOutcomeView, MixProductView, MixTotalView, MixView } from './mix-view.js';
 export type { DecisionAlternative, DecisionLine, DecisionRole, DecisionView } from './decision-view.js';
 export {
   differenceWords,

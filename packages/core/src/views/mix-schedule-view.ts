@@ -28,7 +28,7 @@ import {
 import type { Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 import { filledPercent, isBeyond } from './mix-measures.js';
-import type { MixResourceView } from './mix-view.js';
+import type { MixResourceView } from './mix-resource-view.js';
 
 /** One quantity of a plan, as it is tried by hand. */
 export interface MixSlotView extends MixSlot {

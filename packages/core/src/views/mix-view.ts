@@ -36,6 +36,7 @@ import { type FigureView, type GapView, shown, shownAll } from './figure-view.js
 import { mixBrings } from './mix-brings.js';
 import { filledPercent, isBeyond } from './mix-measures.js';
 import { type MixNote, mixNotes } from './mix-notes.js';
+import type { MixResourceView } from './mix-resource-view.js';
 import { type MixScheduleView, type MixSlotView, scheduleOf, slotsOf } from './mix-schedule-view.js';
 
 const OUTCOME = [
@@ -52,30 +53,6 @@ const OUTCOME = [
   'cost',
 ] as const;
 type OutcomeMember = (typeof OUTCOME)[number];
-
-/** A resource under a mix: how much of it is used, and by which products. */
-export interface MixResourceView {
-  readonly id: string;
-  readonly name: string;
-  readonly unit: string;
-  readonly available: FigureView;
-  readonly extra: FigureView | null;
-  readonly normalPrice: FigureView | null;
-  readonly premium: FigureView | null;
-  readonly used: FigureView;
-  readonly left: FigureView;
-  readonly extraUsed: FigureView | null;
-  readonly extraCost: FigureView | null;
-  readonly short: FigureView;
-  /** True where it lacks more than a millionth of what there is: less is noise of the solver. */
-  readonly isShort: boolean;
-  /** What of a component is made beyond its stock; null for what is not made. */
-  readonly made: FigureView | null;
-  /** What each product takes of it, and each component that is made; the shade by which it is told apart. */
-  readonly shares: readonly { readonly name: string; readonly amount: number; readonly shade: number }[];
-  /** Used, in percent of what there is with its extra. Null where it is not known how much there is. */
-  readonly filled: number | null;
-}
 
 export interface MixTotalView {
   readonly id: string;
