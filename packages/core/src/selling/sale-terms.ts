@@ -1,7 +1,7 @@
 import type { FeeBasis, RowOf } from '@nuvar/book';
 import { constant, difference, type Figure, percentOf, quotient, sum, wholeOf } from '../figure/index.js';
 import { PERCENT, unit } from '../quantity/index.js';
-import { type Calculation, money, MONTH, numberIn, ORDER, type Sheet } from '../sheet/index.js';
+import { type Calculation, idOf, money, MONTH, numberIn, ORDER, partsOf, type Sheet } from '../sheet/index.js';
 import { type PackedLine, packingOf, type SoldProduct } from './dispatch/packing.js';
 import { postageOf } from './dispatch/postage.js';
 import type { BesidePrice } from './fees/fee-amount.js';
@@ -65,8 +65,8 @@ export function saleTerms(
   if (order !== undefined || !isUsual(point) || sheet.read(goesByProduct, channel.id))
     return termsFor(sheet, product, channel, point, order);
   const taxInside = point?.taxInside ?? sheet.settings().pricesIncludeTax;
-  const of = [channel.id, taxInside ? 'inside' : 'on top', product.outputUnit, product.category];
-  return sheet.read(sharedTerms, of.join('|')) ?? termsFor(sheet, product, channel, point);
+  const of = idOf(channel.id, taxInside ? 'inside' : 'on top', product.outputUnit, product.category);
+  return sheet.read(sharedTerms, of) ?? termsFor(sheet, product, channel, point);
 }
 
 /** True where a price says nothing of its own about tax, discount, coupon, returns and time in store. */
@@ -99,10 +99,10 @@ const sharedTerms: Calculation<SaleTerms | null> = {
   name: 'sharedTerms',
   meanings: {},
   work(sheet, id) {
-    const [channelId = '', tax, outputUnit = '', ...category] = id.split('|');
+    const [channelId = '', tax, outputUnit = '', category = ''] = partsOf(id);
     const channel = sheet.row('channel', channelId);
     if (channel === undefined) return null;
-    const product = { id: '', name: channel.name, outputUnit, category: category.join('|') };
+    const product = { id: '', name: channel.name, outputUnit, category };
     return termsFor(sheet, product, channel, undefined, undefined, tax === 'inside');
   },
 };

@@ -1,5 +1,6 @@
 export { WHOLE_BOOK, type Calculation, type InputLeaf, type Sheet } from './calculation.js';
 export { SHEET_GAPS } from './gaps.js';
+export { idOf, partsOf } from './id.js';
 export { beginEvaluation, type BookEvaluation, type Evaluation, type Fork } from './evaluation.js';
 export type { Override } from './layer.js';
 export {

@@ -1,6 +1,6 @@
 import { nameKey, type RowOf, SPREAD_FEE_BASES } from '@nuvar/book';
 import { type Figure, multiplied, ofMissingRow, quotient, sum } from '../../figure/index.js';
-import { type Calculation, DAY, LISTING, money, MONTH, OUTPUT, type Sheet } from '../../sheet/index.js';
+import { type Calculation, DAY, idOf, LISTING, money, MONTH, OUTPUT, type Sheet } from '../../sheet/index.js';
 import { sellingGap } from '../gaps.js';
 import { withTaxNotRecovered } from '../tax-on-fee.js';
 import { isInForce } from './fee-rule-in-force.js';
@@ -51,7 +51,7 @@ function ofMonth(sheet: Sheet, channel: RowOf<'channel'>, rule: Rule): Figure {
     unit: OUTPUT.per(each),
     whenEmpty: (place) => sellingGap('no-units-to-spread-over', place, { fee: rule.name, base: rule.takenOf }),
   });
-  const planned = sheet.read(plannedInChannel, `${channel.id}@${nameKey(rule.category.trim())}`).units;
+  const planned = sheet.read(plannedInChannel, idOf(channel.id, nameKey(rule.category.trim()))).units;
   const count = quotient({ name: `Number of ${rule.takenOf}s in a month`, subject: rule.name }, planned, sold);
   const inMonth = multiplied({ name: `${rule.name} in a month`, subject }, stated, count);
   return withTaxNotRecovered(sheet, 'feeRule', rule, inMonth);

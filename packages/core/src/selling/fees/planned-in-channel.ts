@@ -2,7 +2,7 @@ import { nameKey } from '@nuvar/book';
 import { constant, type Figure, missing, multiplied, sum } from '../../figure/index.js';
 import { plannedAt } from '../../production/index.js';
 import { unit } from '../../quantity/index.js';
-import { type Calculation, MONTH, OUTPUT } from '../../sheet/index.js';
+import { type Calculation, MONTH, OUTPUT, partsOf } from '../../sheet/index.js';
 import { sellingGap } from '../gaps.js';
 
 /**
@@ -14,7 +14,7 @@ export const plannedInChannel: Calculation<{ units: Figure }> = {
   name: 'plannedInChannel',
   meanings: { units: 'The units of all products that are planned to be sold in the channel in the average month.' },
   work(sheet, id) {
-    const [channelId = '', category = ''] = id.split('@');
+    const [channelId = '', category = ''] = partsOf(id);
     const subject = sheet.row('channel', channelId)?.name ?? 'this channel';
     const called = { name: 'Planned units in the channel', subject };
     const perMonth = OUTPUT.per(MONTH);
