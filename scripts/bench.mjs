@@ -1,4 +1,5 @@
-// `npm run bench`: measures what docs/benchmarks.md lists, on this machine, and prints a table. It never fails on time.
+// `npm run bench`: measures what docs/benchmarks.md lists, on this machine: each row is printed as it comes, and all of them as a
+// table at the end. It never fails on time; a part that breaks off is named, and the others go on.
 import { createServer } from 'node:net';
 import { Worker } from 'node:worker_threads';
 import { ensureChromium } from './setup/chromium.mjs';
@@ -7,6 +8,7 @@ import { ensurePackages } from './setup/packages.mjs';
 import { build } from './setup/build.mjs';
 import { ROOT } from './setup/paths.mjs';
 import { begin, main } from './setup/run.mjs';
+import { newReport } from './bench/report.mjs';
 
 await main(async () => {
   ensurePackages();
@@ -18,8 +20,8 @@ await main(async () => {
     import('./bench/busy.mjs'),
     import('./bench/browser.mjs'),
   ]);
-  const file = benchBook();
-  const rows = await benchCore();
+  const report = newReport();
+  for (const part of CORE_PARTS) await report.part(part, () => benchCore(part));
   const cluster = await startCluster(`bench-${process.pid}`);
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
@@ -37,8 +39,12 @@ await main(async () => {
   });
   try {
     await answering(address);
-    const { rows: measured, id, cookie } = await benchServer(file, address, cluster.url);
-    rows.push(...measured, ...(await benchBusy(address, id, cookie)), ...(await benchBrowser(address, id, cookie)));
+    const book = await report.part('server', () => benchServer(benchBook(), address, cluster.url));
+    if (book !== null) {
+      const { id, cookie } = book;
+      await report.part('busy server', () => benchBusy(address, id, cookie));
+      await benchBrowser(report, address, id, cookie);
+    }
   } finally {
     const ended = new Promise((done) => server.once('exit', done));
     server.kill('SIGTERM');
@@ -46,19 +52,16 @@ await main(async () => {
     cluster.stop();
     cluster.remove();
   }
-  console.table(
-    rows.map(([what, value, reach, unit = 'ms']) => ({
-      what,
-      measured: `${value < 100 ? value.toFixed(1) : Math.round(value).toLocaleString('en')} ${unit}`,
-      'to reach': reach,
-    })),
-  );
+  report.table();
 });
 
+/** What is measured in core, each in a thread of its own. */
+const CORE_PARTS = ['core', 'selling', 'overhead', 'purchasing', 'mix'];
+
 /** In a thread of its own, as in the page, so that what it filled is gone when the others are measured. */
-function benchCore() {
+function benchCore(part) {
   return new Promise((done, fail) => {
-    const thread = new Worker(new URL('./bench/core.mjs', import.meta.url));
+    const thread = new Worker(new URL('./bench/core.mjs', import.meta.url), { workerData: part });
     thread.once('message', done).once('error', fail);
   });
 }

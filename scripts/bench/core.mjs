@@ -1,4 +1,4 @@
-import { parentPort } from 'node:worker_threads';
+import { parentPort, workerData } from 'node:worker_threads';
 import { bookRows, completeRow } from '@nuvar/book';
 import { benchBook } from '@nuvar/book/demo';
 import { evaluate, VIEWS } from '@nuvar/core';
@@ -11,13 +11,15 @@ import { benchSellingRows } from './selling.mjs';
 const WARM_UP = 200;
 const DAY = '2026-11-25';
 
-parentPort.postMessage([
-  ...(await benchCore(benchBook())),
-  ...(await benchSellingRows()),
-  ...(await benchOverhead()),
-  ...(await benchPurchasing()),
-  ...(await benchMixRows()),
-]);
+const PARTS = {
+  core: () => benchCore(benchBook()),
+  selling: benchSellingRows,
+  overhead: benchOverhead,
+  purchasing: benchPurchasing,
+  mix: benchMixRows,
+};
+
+parentPort.postMessage(await PARTS[workerData]());
 
 /** Core alone, in this thread: evaluation from nothing, and after one material's price has changed. */
 async function benchCore(file) {
