@@ -1,44 +1,16 @@
-/**
- * The order of the rooms in core and in web: each imports only those before it. `actuals` has no rows yet; its place is
- * kept for it.
- */
-const ROOMS = {
-  'packages/core/src': [
-    'number',
-    'quantity',
-    'money',
-    'calendar',
-    'figure',
-    'sheet',
-    'purchasing',
-    'production',
-    'price',
-    'overhead',
-    'costing',
-    'selling',
-    'planning',
-    'actuals',
-    'views',
-    'evaluate',
-  ],
-  'apps/web/src': [
-    'state',
-    'book',
-    'engine',
-    'figures',
-    'controls',
-    'workings',
-    'purchasing',
-    'production',
-    'overhead',
-    'costing',
-    'selling',
-    'planning',
-    'actuals',
-    'accounts',
-    'app',
-  ],
-};
+const { readFileSync } = require('node:fs');
+const { join } = require('node:path');
+
+const ARCHITECTURE = readFileSync(join(__dirname, 'docs/architecture.md'), 'utf8');
+
+/** The order of the rooms in a part of the house, as docs/architecture.md lists it: each imports only those before it. */
+function roomsOf(part) {
+  const [, list] = new RegExp(`^- ${part}: (.*)$`, 'm').exec(ARCHITECTURE) ?? [];
+  if (list === undefined) throw new Error(`docs/architecture.md has no list of the rooms of ${part}.`);
+  return list.split(', ').map((room) => room.replace(' (to come)', ''));
+}
+
+const ROOMS = { 'packages/core/src': roomsOf('core'), 'apps/web/src': roomsOf('web') };
 
 /** One rule a room: what stands in it does not import from the rooms after it. Tests may. */
 const roomRules = Object.entries(ROOMS).flatMap(([source, rooms]) =>
