@@ -112,7 +112,7 @@ test('a one-off job is quoted, goes out as PDF, and becomes a product when it is
   const pdf = await save(page, () => quote.getByRole('button', { name: 'PDF' }).click());
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
 
-  await quote.getByRole('button', { name: 'Won with this' }).click();
+  await quote.getByRole('button', { name: 'Accept this option' }).click();
   await quote.getByRole('link', { name: 'Accepted: its product' }).click();
   await expect(page).toHaveURL(/\/make\//);
   await expect(cell(page, 'Product', 'Forty tiles')).toBeVisible();

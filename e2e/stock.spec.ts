@@ -19,8 +19,8 @@ test('goods are received in part, used, and charged late: stock and cost of sale
   const receive = shipment.getByRole('region', { name: 'Receive goods' });
   await expect(receive.getByLabel('Good, Cork trivet, round')).toHaveValue('80');
   await receive.getByLabel('Good, Cork trivet, round').fill('78');
-  await receive.getByLabel('Lost beyond that, Cork trivet, round').fill('2');
-  await receive.getByLabel('Lost beyond that, Cork trivet, round').press('Enter');
+  await receive.getByLabel('Abnormal loss, Cork trivet, round').fill('2');
+  await receive.getByLabel('Abnormal loss, Cork trivet, round').press('Enter');
   await receive.getByRole('button', { name: 'Post into stock' }).click();
   await expect(receive).toBeHidden();
   await expect(cell(page, 'State', 'Cork trivets, new lot')).toHaveValue('received');

@@ -103,7 +103,7 @@ export function feeColumns(channelAtPrice: string, locale: string, currency: str
     { ...own('spreadOver', { header: 'Units sold in it' }), applies: isSpread },
     figureColumn({
       id: 'atPrice',
-      header: `Of it, ${currency}`,
+      header: `Fee at this price, ${currency}`,
       view: 'channel',
       of: () => channelAtPrice,
       pick: (view, { id }: Fee) => view.each[id]?.amount ?? undefined,

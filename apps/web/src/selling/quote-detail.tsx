@@ -204,7 +204,7 @@ function OptionsTable({ quote, options, views, shown, choose }: OptionsTableProp
                     </ScreenLink>
                   ) : (
                     <button type="button" className="btn" onClick={() => edit(wonWith(quote, option, views))}>
-                      Won with this
+                      Accept this option
                     </button>
                   )}{' '}
                   <button type="button" className="btn btn-ghost" onClick={() => edit(removedOption(option))}>

@@ -86,6 +86,6 @@ export class DecisionCost extends Row {
   @DecimalText({ label: 'Share, %', from: '0', to: '100' })
   sharePercent = '100';
 
-  @Choice(FIXED_COST_FATES, { label: 'It' })
+  @Choice(FIXED_COST_FATES, { label: 'What becomes of it' })
   fate: FixedCostFate = 'goes';
 }

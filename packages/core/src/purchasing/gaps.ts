@@ -20,7 +20,7 @@ export const PURCHASING_GAPS = defineGaps({
     'no-specific-duty': 'no amount yet for the specific duty on {subject}',
     'no-duty-rate': 'no duty rate yet for {subject}',
     'rule-fits-no-more': 'the rule "{rule}" no longer fits this shipment; enter {charge} or remove it',
-    'rule-in-another-currency': 'the rule "{rule}" is in another currency than {charge}',
+    'rule-in-another-currency': 'the rule "{rule}" is in a different currency from {charge}',
     'no-brackets': 'no brackets yet for the rule "{rule}"',
     'brackets-overlap': 'two brackets of the rule "{rule}" have the same limit',
     'beyond-brackets': 'the rule "{rule}" has no bracket for so much',

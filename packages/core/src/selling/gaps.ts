@@ -13,7 +13,7 @@ export const SELLING_GAPS = defineGaps({
     'above-carrier-rates': 'an order is heavier than the last rate of {subject}, {weight} kg',
     'no-size': '"{fee}" has no size in which {subject} fits',
     'nothing-planned-in-channel': 'no units are planned in {subject} that a monthly fee could be spread over',
-    'no-market-price': 'not stated yet what customers pay at most for {subject}',
+    'no-market-price': 'no highest price yet that customers pay for {subject}',
     'no-invested': 'nothing invested is stated yet for {subject}',
     'coupon-above-price': 'the coupon on {subject} is more than its price',
     'no-target': 'no target yet for {subject}',

@@ -15,7 +15,7 @@ import {
 } from './fees/reached.js';
 import type { SaleTerms } from './sale-terms.js';
 
-/** How a price before tax becomes a list price: times so much and so much on top; null where a discount leaves nothing. */
+/** How a price before tax becomes a list price: a factor and a fixed amount; null where a discount leaves nothing. */
 export function listedFrom({
   taxInside,
   beside,

@@ -9,7 +9,7 @@ import { saleTerms, type SaleTerms } from './sale-terms.js';
 import { priceAfter, setPrice } from './set-price.js';
 import { unitCostOf } from './unit-cost.js';
 
-/** Of what a sale is looked at: one unit, an order of so many, or the planned month. */
+/** What the lines are for: one unit, an order of so many, or the planned month. */
 export type SaleScale = 'unit' | 'month' | `order-${string}`;
 
 /** What becomes of the price of a sale, from the list price to profit. Null for what there is nothing of. */

@@ -20,7 +20,7 @@ export const LOOSE_END_TITLES: Readonly<Record<string, string>> = {
   'no-specific-duty': 'Shipment lines without their specific duty',
   'no-duty-rate': 'Shipment lines without a duty rate',
   'rule-fits-no-more': 'Charges whose rule no longer fits',
-  'rule-in-another-currency': 'Charges in another currency than their rule',
+  'rule-in-another-currency': 'Charges in a different currency from their rule',
   'no-brackets': 'Charge rules without brackets',
   'brackets-overlap': 'Charge rules whose brackets overlap',
   'beyond-brackets': 'Charge rules without a bracket for so much',

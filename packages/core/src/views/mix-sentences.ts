@@ -130,9 +130,9 @@ export function endWords(
 ): string {
   switch (status) {
     case 'no products':
-      return 'There is no product to search a mix of: one of which everything is known is needed.';
+      return 'No mix can be searched for yet: at least one product needs its contribution and uses.';
     case 'unlimited':
-      return `Nothing limits ${listed(unlimited.map((at) => model.products[at]?.name ?? ''))}: as much as one likes could be made, and each brings more. Enter how many can be sold at most, or what runs short.`;
+      return `Nothing limits ${listed(unlimited.map((at) => model.products[at]?.name ?? ''))}: any quantity could be made, and each brings more. Enter how many can be sold at most, or what runs short.`;
     case 'infeasible':
       return `No mix fits: these limits contradict each other. Ease one of them.${unlimited.length === 0 ? '' : ` Apart from them nothing limits ${listed(unlimited.map((at) => model.products[at]?.name ?? ''))}.`}`;
     case 'failed':

@@ -18,7 +18,7 @@ import {
 import type { Calculation, Evaluation } from '../sheet/index.js';
 import { type FigureView, shown, shownAll } from './figure-view.js';
 
-/** Of what a sale is looked at: a unit, an order of so many units ("order-24"), the planned month. */
+/** What the lines are for: a unit, an order of so many units ("order-24"), the planned month. */
 export type SaleColumn = 'unit' | 'month' | `order-${string}`;
 
 /** How a line stands in the sum: the start, added, taken off, or what is left so far. */

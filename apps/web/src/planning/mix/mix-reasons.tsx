@@ -126,7 +126,7 @@ function Changes({ worth: { changes, byExtra, up }, model, unit, writing }: Chan
         {Math.abs(byExtra) > NOTHING && (
           <tr>
             <th scope="row" className="font-normal">
-              Extra had more or less of
+              Change in extra
             </th>
             <td colSpan={2} />
             <td className="figure text-right">{said(byExtra)}</td>

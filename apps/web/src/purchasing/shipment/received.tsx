@@ -125,7 +125,7 @@ function ReceiptForm({ shipment, lines, received }: PartsProps & { readonly ship
           <thead>
             <tr>
               <th scope="col">Material</th>
-              {['Good', 'Lost on the way', 'Lost beyond that'].map((label) => (
+              {['Good', 'Lost on the way', 'Abnormal loss'].map((label) => (
                 <th key={label} scope="col" className="w-32 text-right">
                   {label}
                 </th>
@@ -176,7 +176,7 @@ function ArrivedRow({ line, arrived, enter }: ArrivedRowProps) {
   const parts = [
     ['good', 'Good'],
     ['lost', 'Lost on the way'],
-    ['abnormal', 'Lost beyond that'],
+    ['abnormal', 'Abnormal loss'],
   ] as const;
   return (
     <tr>
