@@ -21,6 +21,11 @@ describe('the table of screens', () => {
     expect(placePath('settings', 's', at('openDaysPerWeek'))).toBe('/run/year?at=s.openDaysPerWeek');
     expect(placePath('settings', 's', at('currency'))).toBe('/settings?at=s.currency');
     expect(placePath('supplier', 's', at('name'))).toBe('/buy?at=s.name');
+    expect(placePath('settings', 's', at('costPerOrder'))).toBe('/buy?at=s.costPerOrder&side=order');
+    expect(placePath('pricePoint', 'p', at('marketPrice'))).toBe('/sell/own?at=p.marketPrice&side=target');
+    expect(placePath('inputRange', 'r', at('lowPercent'))).toBe('/sell/own?at=r.lowPercent&side=moves');
+    expect(placePath('quoteOption', 'o', at('actualHours'))).toBe('/sell/quotes/own?at=o.actualHours&side=needed');
+    expect(placePath('quoteOption', 'o', at('price'))).toBe('/sell/quotes/own?at=o.price');
     expect(placePath('candidateBatch', 'b', at('batchSize'))).toBe('/make/own?at=b.batchSize&side=batches');
   });
 

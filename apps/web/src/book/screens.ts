@@ -51,6 +51,8 @@ const ABOUT = new Set([
 ]);
 const OPEN_DAYS = new Set(['openDaysPerWeek', 'closedDaysPerYear', 'openDaysPerMonth', 'openDayRule', ...WEEKDAYS]);
 const ORDERING = new Set(['reorderLevel', 'yearlyNeed']);
+/** Of all materials, but asked for where one is ordered. */
+const OF_AN_ORDER = new Set(['costPerOrder', 'holdingPercent']);
 const ABOUT_SHIPMENT = new Set(['name', 'origin', 'destination', 'customsProfileId', 'customsRate', 'ruleSet', 'note']);
 const RETURNS = new Set(['returnsPercent', 'refundsPostage', 'returnHandling', 'resaleablePercent', 'scrapWorth']);
 const DISPATCH = new Set(['postageCharged', 'fulfilledById', 'monthsInStore', 'postageShares']);
@@ -90,6 +92,7 @@ export const SCREENS = {
       standardPrice: {},
       priceBreak: { side: () => 'order' },
       itemConversion: { when: ({ isOfMaterial }) => isOfMaterial, side: () => 'units' },
+      settings: { when: ({ field }) => OF_AN_ORDER.has(field), side: () => 'order' },
     },
     finds: [{ kind: 'material', what: 'material' }],
   },
@@ -238,7 +241,12 @@ export const SCREENS = {
     name: 'Sell: prices',
     area: 'Sell',
     letter: 'S',
-    edits: { pricePoint: {}, datedPrice: {}, quantityBreak: {}, inputRange: {} },
+    edits: {
+      pricePoint: { side: ({ field }) => (field === 'marketPrice' ? 'target' : '') },
+      datedPrice: {},
+      quantityBreak: {},
+      inputRange: { side: () => 'moves' },
+    },
     finds: [{ kind: 'product', what: 'price' }],
   },
   priceBoard: { path: 'sell/board', name: 'Sell: price board' },
@@ -265,7 +273,7 @@ export const SCREENS = {
   quotes: {
     path: 'sell/quotes/:rowId?',
     name: 'Sell: quotes',
-    edits: { quote: {}, quoteOption: {} },
+    edits: { quote: {}, quoteOption: { side: ({ field }) => (field.startsWith('actual') ? 'needed' : '') } },
     finds: [{ kind: 'quote', what: 'quote' }],
   },
   plan: {
@@ -330,7 +338,7 @@ export function placePath(kind: Kind, rowId: string, at: PlaceOfRow): string | n
   }).sort((one, other) => Number(one.when === undefined) - Number(other.when === undefined))[0];
   if (editing === undefined) return null;
   const side = editing.side?.(at) ?? '';
-  // A supplier is edited in the list of materials, and belongs to none of them.
-  const path = screenPath(editing.id, kind === 'supplier' ? undefined : at.owner);
+  // A supplier is edited in the list of materials, and belongs to none of them; settings belong to no row at all.
+  const path = screenPath(editing.id, kind === 'supplier' || kind === 'settings' ? undefined : at.owner);
   return `${path}?at=${rowId}.${at.field}${side === '' ? '' : `&side=${side}`}`;
 }
