@@ -2,6 +2,7 @@ import type { Highs } from 'highs';
 import type { MixModel } from '../mix-model.js';
 import { limitsOf, type MixLimit, withLimits } from './limits.js';
 import { mixProgram } from './program.js';
+import { hasRun } from './solved.js';
 import { withProgram } from './with-program.js';
 
 /**
@@ -37,7 +38,8 @@ function isFeasible(highs: Highs, model: MixModel): boolean {
   if (program.columns.some(({ lower, upper }) => lower > upper + 1e-9)) return false;
   const options = { time_limit: model.secondsAtMost, mip_max_improving_sols: 1 };
   return withProgram(highs, program, options, (solver) => {
-    solver.run();
+    // Limits of which the solver cannot say anything are not blamed.
+    if (!hasRun(solver, () => solver.run())) return true;
     const { modelStatus } = highs.constants;
     const status = solver.getModelStatus();
     return status !== modelStatus.infeasible && status !== modelStatus.unboundedOrInfeasible;

@@ -100,8 +100,30 @@ function writtenProgram(model: MixModel, format: MixFileFormat): WrittenProgram 
             isWhole: false,
           },
         ];
-  return { name: oneLine(model.name), isLeast: model.isLeast, columns: [...columns, ...fixed], rows };
+  return {
+    name: oneLine(model.name),
+    isLeast: model.isLeast,
+    columns: [...columns.map(withoutCrossedBounds), ...fixed],
+    rows: [...rows, ...columns.flatMap(crossedBound)],
+  };
 }
+
+/** Bounds that contradict each other are refused by some readers: what there is to be at least is said by a row of its own then. */
+const withoutCrossedBounds = (column: WrittenColumn): WrittenColumn =>
+  column.lower > column.upper ? { ...column, lower: Math.min(0, column.upper) } : column;
+
+const crossedBound = ({ name, meaning, lower, upper }: WrittenColumn, index: number): WrittenRow[] =>
+  lower > upper
+    ? [
+        {
+          name: `b${index + 1}`,
+          meaning: `least of ${name}, ${meaning}`,
+          sense: '>=',
+          limit: lower,
+          terms: [[index, 1]],
+        },
+      ]
+    : [];
 
 /** What a column adds and where it ends, in units of it as people count them; what is counted whole in its steps. */
 function asPeopleCount(

@@ -49,8 +49,8 @@ export function solveModel(
   };
 }
 
-/** Runs the solver; once more without what it simplifies beforehand, where that fails. */
-function hasRun(model: Model, run: () => void): boolean {
+/** Runs the solver; once more without what it simplifies beforehand, where that fails. False where it fails again. */
+export function hasRun(model: Model, run: () => void): boolean {
   try {
     run();
     return true;
@@ -103,12 +103,12 @@ export function quantitiesOf({ model, columns }: MixProgram, values: ArrayLike<n
   return quantities;
 }
 
-const DIGITS = 10;
+const DIGITS = 12;
 const NEAR = 1e-6;
 
 /**
  * A value of the solver without the noise of its floats: whole where it is within a millionth of it - of what it is counted in,
- * where that is less than one - else to ten digits.
+ * where that is less than one - else to twelve digits.
  */
 export function settled(value: number, size = 1): number {
   const whole = Math.round(value);
