@@ -48,6 +48,7 @@ export {
   type PriceListField,
 } from './purchasing/index.js';
 export * from './views/index.js';
+export * from './words/index.js';
 export {
   explainMix,
   feasibleArea,

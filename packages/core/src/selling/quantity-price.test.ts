@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { comingFeesView } from '../views/coming-fees-view.js';
+import { comingFeesView } from '../views/selling/coming-fees-view.js';
 import { amount, evaluated, workshop, type WorkshopFields } from '../testing/evaluated.js';
 
 /** A thing at 200, at 175 from ten units on, that costs 4.00 and an hour's quarter of nothing. */

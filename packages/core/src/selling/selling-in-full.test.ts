@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { decimal } from '../number/index.js';
 import { amount, DAY, evaluated, rowsOf, workshop, type WorkshopFields } from '../testing/evaluated.js';
 import { VIEWS } from '../views/views.js';
-import { repricedOf } from '../views/repriced-view.js';
+import { repricedOf } from '../views/selling/repriced-view.js';
 import { drawn, simulate, type ChanceModel } from './chance/simulate.js';
 import { USUAL_RANGES } from './chance/ranges.js';
 import { learningShare } from './quotes/learning.js';

@@ -4,8 +4,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../../evaluate/index.js';
 import { amount, DAY, evaluated, rowsOf } from '../../testing/evaluated.js';
-import { landedPricesView } from '../../views/landed-prices-view.js';
-import { shipmentPostingView } from '../../views/shipment-posting-view.js';
+import { landedPricesView } from '../../views/purchasing/landed-prices-view.js';
+import { shipmentPostingView } from '../../views/purchasing/shipment-posting-view.js';
 
 type Fields = Readonly<Record<string, unknown>>;
 type Rows = Record<string, StoredRow[]>;

@@ -1,0 +1,10 @@
+export type { AbsorbedView } from './absorbed-view.js';
+export type { ActivitiesView } from './activities-view.js';
+export type { BehaviourView } from './behaviour-view.js';
+export type { BillShare } from './bill-share-view.js';
+export type { DepartmentsView, ServiceMethodView } from './departments-view.js';
+export type { DroppedView, PriceEffect } from './method-effect-view.js';
+export { MOST_METHODS, type MethodsView, type MethodView, type ProductByMethod } from './methods-view.js';
+export type { LotView, OverheadView, UnassignedView } from './overhead-view.js';
+export type { ProfitView } from './profit-view.js';
+export type { RunYearView } from './run-year-view.js';

@@ -1,0 +1,14 @@
+export type { ChargeOutView } from './charge-out-view.js';
+export type { LandedSaleView } from './landed-sales-view.js';
+export type { CandidateView, PriceView, ProductView } from './sale-view.js';
+export { STRIP_PARTS, type StripPart, type StripView } from './strip-view.js';
+export type { BoardCell, BoardRow, PriceStanding } from './board-view.js';
+export { repricedOf, type RepricedBoard, type RepricedView, type Repricing } from './repriced-view.js';
+export type { PriceListRow, PriceListView } from './price-list-view.js';
+export type { QuoteOptionView, QuoteSheetView, SentFields } from './quote-view.js';
+export type { ComingFees } from './coming-fees-view.js';
+export type { ChanceView } from './chance-view.js';
+export type { ClosingInput } from './target-cost-view.js';
+export type { ProductSale } from './product-sales-view.js';
+export type { SaleColumn, SaleLeftView, SaleLine } from './sale-left-view.js';
+export type { MovingInput, SensitivityView } from './sensitivity-view.js';

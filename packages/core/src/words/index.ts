@@ -1,0 +1,16 @@
+export { LOOSE_END_TITLES } from './loose-end-titles.js';
+export {
+  differenceWords,
+  endWords,
+  inGoal,
+  limitWords,
+  listed,
+  MIX_GOAL_WORDS,
+  MIX_OUTCOME_WORDS,
+  moneyDigits,
+  type MixWriting,
+  oneInWords,
+  shortageWords,
+  totalRule,
+} from './mix-sentences.js';
+export { mixReasons, type MixReason, rankingWords } from './mix-reasons.js';
