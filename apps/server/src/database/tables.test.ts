@@ -85,6 +85,17 @@ function edgesOf({ type, bounds, choices }: FieldSpec): unknown[] {
   return type === 'integer' ? edges.map(Number) : edges;
 }
 
+it('every row that points to another is found by it', async () => {
+  const unfound: readonly { readonly reference: string }[] = await database.query(`
+    SELECT c.conrelid::regclass || '.' || string_agg(a.attname, ', ' ORDER BY a.attname) AS reference
+    FROM pg_constraint c JOIN pg_attribute a ON a.attrelid = c.conrelid AND a.attnum = ANY (c.conkey)
+    WHERE c.contype = 'f' AND NOT EXISTS (
+      SELECT FROM pg_index i
+      WHERE i.indrelid = c.conrelid AND (i.indkey::int2[])[0:cardinality(c.conkey) - 1] @> c.conkey)
+    GROUP BY c.oid, c.conrelid`);
+  expect(unfound.map(({ reference }) => reference)).toEqual([]);
+});
+
 describe.each(STORED_KINDS)('the table of %s', (kind) => {
   it('has a column for each field of its class, of its type, and empty where the field may be', async () => {
     const columns: Column[] = await database.query(
