@@ -239,7 +239,7 @@ function AddMember({ bookId }: { bookId: string }) {
 
 function RemoveBook({ id, name }: { id: string; name: string }) {
   const navigate = useNavigate();
-  const [remove] = useRemoveBookMutation();
+  const [remove, removing] = useRemoveBookMutation();
   const [typed, setTyped] = useState('');
   return (
     <details className="mt-8">
@@ -256,11 +256,24 @@ function RemoveBook({ id, name }: { id: string; name: string }) {
           type="button"
           className="btn"
           disabled={typed !== name}
-          onClick={() => void remove(id).then(() => navigate('/books'))}
+          onClick={() =>
+            void remove(id)
+              .unwrap()
+              // What failed is said below, and one stays here.
+              .then(
+                () => navigate('/books'),
+                () => undefined,
+              )
+          }
         >
           Remove {name}
         </button>
       </div>
+      {removing.error !== undefined && (
+        <p className="mt-1 text-error" role="alert">
+          {problemsOf(removing.error)[0]?.sentence}
+        </p>
+      )}
     </details>
   );
 }

@@ -21,7 +21,7 @@ import { PlannedUnits } from '../production/planned-units.js';
 import { PRODUCT_KIND_WORDS } from '../production/product-words.js';
 import { ScrapGrid } from '../production/scrap-grid.js';
 import { TypedCostGrid } from '../production/typed-cost-grid.js';
-import { Empty } from '../figures/empty.js';
+import { Gone } from '../figures/empty.js';
 import { Fields } from '../controls/fields.js';
 import { ScreenLink } from '../figures/screen-link.js';
 
@@ -34,7 +34,7 @@ export function ProductDetail({ id }: { id: string }) {
   if (product === undefined) {
     return (
       <section aria-label="Product">
-        <Empty>This product is no longer in the book.</Empty>
+        <Gone what="product" />
       </section>
     );
   }

@@ -10,7 +10,7 @@ import { rowsWriter } from '../controls/rows-writer.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
-import { Empty } from '../figures/empty.js';
+import { Gone } from '../figures/empty.js';
 import { dayText, typedText, unitWords, written } from '../figures/format.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { useStyle } from '../figures/use-style.js';
@@ -25,7 +25,7 @@ export function RunningCostDetail({ id }: { readonly id: string }) {
   const cost = useRow('runningCost', id);
   const view = useView('overhead', 'book');
   const { currency } = useSettings();
-  if (cost === undefined) return <Empty>This running cost is no longer in the book.</Empty>;
+  if (cost === undefined) return <Gone what="running cost" />;
   const isVariable = cost.behaviour === 'variable';
   return (
     <section aria-label={cost.name}>

@@ -14,7 +14,7 @@ import { typedText, unitWords } from '../figures/format.js';
 import { AtSetPrice } from './at-set-price.js';
 import type { PricedSale } from '../selling/priced-sales.js';
 import { BreakEvenChart } from './break-even-chart.js';
-import { Empty } from '../figures/empty.js';
+import { Gone } from '../figures/empty.js';
 import { ScreenLink } from '../figures/screen-link.js';
 
 type Row = StoredRow<'candidatePrice'>;
@@ -90,7 +90,7 @@ export function BreakEvenDetail({ sale }: { readonly sale: PricedSale }) {
   if (product === undefined) {
     return (
       <section aria-label="Break-even">
-        <Empty>This product is no longer in the book.</Empty>
+        <Gone what="product" />
       </section>
     );
   }

@@ -17,7 +17,7 @@ import { PriceHistory } from './price-history.js';
 import { PricesGrid } from './prices-grid.js';
 import { ReplaceMaterial } from './replace-material.js';
 import { StandardPrices } from './standard-prices.js';
-import { Empty } from '../figures/empty.js';
+import { Gone } from '../figures/empty.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { Fields } from '../controls/fields.js';
 
@@ -31,7 +31,7 @@ export function MaterialDetail({ id }: { readonly id: string }) {
   if (material === undefined) {
     return (
       <section aria-label="Material">
-        <Empty>This material is no longer in the book.</Empty>
+        <Gone what="material" />
       </section>
     );
   }

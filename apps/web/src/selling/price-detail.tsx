@@ -21,7 +21,7 @@ import { TargetCost } from './target-cost.js';
 import { WhatIsLeft } from './what-is-left.js';
 import { WhatMovesIt } from './what-moves-it.js';
 import { TriedDiscount } from './tried-discount.js';
-import { Empty } from '../figures/empty.js';
+import { Gone } from '../figures/empty.js';
 import { Term } from '../figures/term.js';
 import { Fields } from '../controls/fields.js';
 import { ScreenLink } from '../figures/screen-link.js';
@@ -55,7 +55,7 @@ export function PriceDetail({ sale }: PriceDetailProps) {
   if (product === undefined) {
     return (
       <section aria-label="Price">
-        <Empty>This product is no longer in the book.</Empty>
+        <Gone what="product" />
       </section>
     );
   }

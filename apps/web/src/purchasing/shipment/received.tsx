@@ -100,7 +100,8 @@ function ReceiptForm({ shipment, lines, received }: PartsProps & { readonly ship
           : updateOf('shipment', shipment, { state: becomes })
         : postingOperations(postingView, becomes);
     const [problem] = edit([...posted, ...operations]);
-    setEntered({});
+    // What is refused stays as it was typed.
+    if (problem === undefined) setEntered({});
     say(problem?.sentence ?? 'Posted into stock at the landed cost of today.', problem !== undefined);
   };
   return (
@@ -152,7 +153,13 @@ function ReceiptForm({ shipment, lines, received }: PartsProps & { readonly ship
         </table>
       </div>
       <p className="mt-2 flex flex-wrap items-center gap-3">
-        <button type="button" className="btn btn-primary" onClick={() => void post()}>
+        <button
+          type="button"
+          className="btn btn-primary"
+          onClick={() =>
+            void post().catch((error: unknown) => say(error instanceof Error ? error.message : String(error), true))
+          }
+        >
           Post into stock
         </button>
         <span className="text-soft">

@@ -14,7 +14,7 @@ import { copyInBook, removalInBook, rowsWriter } from '../../controls/rows-write
 import { TypedInput } from '../../controls/typed-input.js';
 import { useChosenRow } from '../../controls/use-chosen-row.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
-import { Empty } from '../../figures/empty.js';
+import { Gone } from '../../figures/empty.js';
 import { typedText } from '../../figures/format.js';
 import { currencyUnit, readMoneyText } from '../price-text.js';
 import { BASIS_WORDS, CHARGE_LABELS, RATE_WORDS, TERM_WORDS } from './shipment-words.js';
@@ -122,7 +122,7 @@ const needsDivisor = ({ method, per, bracketsBy, basis }: Rule) =>
 
 function RuleDetail({ id }: { readonly id: string }) {
   const rule = useRow('chargeRule', id);
-  if (rule === undefined) return <Empty>This rule is no longer in the book.</Empty>;
+  if (rule === undefined) return <Gone what="rule" />;
   return (
     <section aria-label={rule.name}>
       <h2 className="font-serif text-detail">{rule.name}</h2>

@@ -8,7 +8,7 @@ import { RowField } from '../../controls/row-field.js';
 import { Sides, useSide } from '../../controls/sides.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
-import { Empty } from '../../figures/empty.js';
+import { Gone } from '../../figures/empty.js';
 import { GapList } from '../../figures/gap-list.js';
 import { LeadFigure } from '../../figures/lead-figure.js';
 import { ScreenLink } from '../../figures/screen-link.js';
@@ -50,7 +50,7 @@ export function ShipmentDetail({ id }: { readonly id: string }) {
   if (shipment === undefined) {
     return (
       <section aria-label="Shipment">
-        <Empty>This shipment is no longer in the book.</Empty>
+        <Gone what="shipment" />
       </section>
     );
   }

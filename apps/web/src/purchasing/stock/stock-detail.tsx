@@ -7,7 +7,7 @@ import { useParameter } from '../../controls/use-parameter.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
-import { Empty } from '../../figures/empty.js';
+import { Gone } from '../../figures/empty.js';
 import { unitWords } from '../../figures/format.js';
 import { LeadFigure } from '../../figures/lead-figure.js';
 import { ScreenLink } from '../../figures/screen-link.js';
@@ -23,7 +23,7 @@ export function StockDetail({ id }: { readonly id: string }) {
   const periods = periodsBefore(useShownDay(), locale);
   const [chosen, choose] = useParameter('period');
   const period = periods.find((each) => each.id === chosen) ?? (periods[0] as Period);
-  if (material === undefined) return <Empty>This material is no longer in the book.</Empty>;
+  if (material === undefined) return <Gone what="material" />;
   return (
     <section aria-label={material.name}>
       <h2 className="font-serif text-detail">{material.name}</h2>
