@@ -1,7 +1,6 @@
-const { readFileSync } = require('node:fs');
-const { join } = require('node:path');
+import { readFileSync } from 'node:fs';
 
-const ARCHITECTURE = readFileSync(join(__dirname, 'docs/architecture.md'), 'utf8');
+const ARCHITECTURE = readFileSync(new URL('docs/architecture.md', import.meta.url), 'utf8');
 
 /** The order of the rooms in a part of the house, as docs/architecture.md lists it: each imports only those before it. */
 function roomsOf(part) {
@@ -32,7 +31,7 @@ const noOtherRooms = Object.entries(ROOMS).map(([source, rooms]) => ({
 }));
 
 /** The house rule: book <- core <- server and book <- core <- web; no cycles anywhere, types included. */
-module.exports = {
+export default {
   forbidden: [
     ...roomRules,
     ...noOtherRooms,
