@@ -1,8 +1,8 @@
 import { LOCALES, pricesIncludeTaxIn, usualCurrency } from '@nuvar/book';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { FormEntry, FormProblem } from '../controls/form-entry.js';
-import { useCheckedForm } from '../controls/use-checked-form.js';
+import { FormEntry, FormProblem } from '../controls/fields/form-entry.js';
+import { useCheckedForm } from '../controls/fields/use-checked-form.js';
 import { WORDMARK } from '../figures/wordmark.js';
 import { NewBookForm } from './forms.js';
 import { localeName } from '../figures/format.js';
@@ -15,7 +15,7 @@ import {
   useTakeInBookMutation,
   type BookSummary,
 } from '../state/api.js';
-import { LoneScreen } from '../controls/lone-screen.js';
+import { LoneScreen } from '../controls/layout/lone-screen.js';
 
 /** The books of a person, and the ways to a new one. */
 export function BooksList() {

@@ -1,6 +1,6 @@
 import { isEmail, LEAST_PASSWORD, ROLES, type Role } from '@nuvar/book';
 import { IsIn, IsNotEmpty, Matches, MinLength, ValidateBy } from 'class-validator';
-import { AsField } from '../controls/as-field.js';
+import { AsField } from '../controls/fields/as-field.js';
 
 const Email = (): PropertyDecorator =>
   ValidateBy({

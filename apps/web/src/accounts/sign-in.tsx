@@ -1,9 +1,9 @@
 import { LEAST_PASSWORD } from '@nuvar/book';
 import { useState } from 'react';
 import { Link, Navigate, useSearchParams } from 'react-router';
-import { FormEntry, FormProblem } from '../controls/form-entry.js';
-import { LoneScreen } from '../controls/lone-screen.js';
-import { useCheckedForm } from '../controls/use-checked-form.js';
+import { FormEntry, FormProblem } from '../controls/fields/form-entry.js';
+import { LoneScreen } from '../controls/layout/lone-screen.js';
+import { useCheckedForm } from '../controls/fields/use-checked-form.js';
 import { WORDMARK } from '../figures/wordmark.js';
 import {
   problemsOf,

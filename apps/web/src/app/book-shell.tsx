@@ -14,7 +14,7 @@ import { useSignInAgain } from './sign-in-again.js';
 import { PrintHead } from './print-head.js';
 import { useShortcuts } from './shortcuts.js';
 import { store, useAppDispatch, useAppSelector } from '../state/store.js';
-import { LoneScreen } from '../controls/lone-screen.js';
+import { LoneScreen } from '../controls/layout/lone-screen.js';
 
 const TRY_AGAIN_AFTER = 2000;
 

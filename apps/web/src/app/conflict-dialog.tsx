@@ -2,7 +2,7 @@ import { fieldsOf, fieldValue, labelOfKind, type Change, type Kind, type Operati
 import { useState } from 'react';
 import type { Conflict } from '../state/book-slice.js';
 import { sync } from '../book/sync.js';
-import { Dialog } from '../controls/dialog.js';
+import { Dialog } from '../controls/dialogs/dialog.js';
 import { useAppSelector } from '../state/store.js';
 
 type Choice = 'mine' | 'theirs';

@@ -2,7 +2,7 @@ import { editAgain } from '../book/edit.js';
 import { setAsideFile } from '../book/set-aside.js';
 import { sync } from '../book/sync.js';
 import { useSettings } from '../book/use-book.js';
-import { saveFile } from '../controls/csv.js';
+import { saveFile } from '../controls/grid/csv.js';
 import { momentWords } from '../figures/format.js';
 import type { SetAside } from '../state/book-slice.js';
 import { noticed } from '../state/notices-slice.js';

@@ -1,7 +1,7 @@
 import { isRouteErrorResponse, Link, Navigate, Outlet, useLocation, useRouteError } from 'react-router';
 import { useSessionQuery } from '../state/api.js';
 import { Notices } from './notices.js';
-import { LoneScreen } from '../controls/lone-screen.js';
+import { LoneScreen } from '../controls/layout/lone-screen.js';
 
 export function Root() {
   return (

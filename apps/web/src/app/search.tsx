@@ -7,8 +7,8 @@ import { model } from '../book/model.js';
 import { useAddress, usePlaceHref, type ArrivalState } from '../book/place.js';
 import { SCREEN_IDS, screenOf, type ScreenId } from '../book/screens.js';
 import { useVersion } from '../book/use-book.js';
-import { Dialog } from '../controls/dialog.js';
-import { offersFor } from '../controls/offers.js';
+import { Dialog } from '../controls/dialogs/dialog.js';
+import { offersFor } from '../controls/fields/offers.js';
 import { applyTheme } from './theme.js';
 import { useAppDispatch } from '../state/store.js';
 

@@ -8,10 +8,10 @@ import { RatesGrid } from '../purchasing/rates-grid.js';
 import { TaxOnPurchases } from '../purchasing/tax-on-purchases.js';
 import { UnitsGrid } from '../purchasing/units-grid.js';
 import { AddMemberForm } from '../accounts/forms.js';
-import { FormEntry, FormProblem } from '../controls/form-entry.js';
-import { useCheckedForm } from '../controls/use-checked-form.js';
-import { RowField } from '../controls/row-field.js';
-import { RowText } from '../controls/row-text.js';
+import { FormEntry, FormProblem } from '../controls/fields/form-entry.js';
+import { useCheckedForm } from '../controls/fields/use-checked-form.js';
+import { RowField } from '../controls/fields/row-field.js';
+import { RowText } from '../controls/fields/row-text.js';
 import { SalesTaxRates } from '../selling/sales-tax-rates.js';
 import {
   problemsOf,
@@ -23,7 +23,7 @@ import {
 } from '../state/api.js';
 import { useAppSelector } from '../state/store.js';
 import { applyTheme, chosenTheme, type Theme } from './theme.js';
-import { Fields } from '../controls/fields.js';
+import { Fields } from '../controls/fields/fields.js';
 
 const LOCALE_WORDS = Object.fromEntries(LOCALES.map((locale) => [locale, localeName(locale)]));
 const ROUNDING_WORDS = {

@@ -2,7 +2,7 @@ import type { StoredRow } from '@nuvar/book';
 import type { ComparedLineView } from '@nuvar/core';
 import { useSearchParams } from 'react-router';
 import { useRow, useSettings, useUnarchived } from '../book/use-book.js';
-import { ItemInput } from '../controls/item-input.js';
+import { ItemInput } from '../controls/fields/item-input.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { counted, unitWords } from '../figures/format.js';

@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
 import type { CardByMethodView } from '@nuvar/core';
 import { useAll, useSettings } from '../book/use-book.js';
-import { DocumentLinks } from '../controls/document-links.js';
+import { DocumentLinks } from '../controls/layout/document-links.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';

@@ -1,14 +1,14 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
-import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { ListAndDetail } from '../controls/list-and-detail.js';
-import { matches } from '../controls/matches.js';
-import { rowsWriter } from '../controls/rows-writer.js';
-import { useChosenRow } from '../controls/use-chosen-row.js';
-import { useListFilter } from '../controls/use-filter.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { Grid } from '../controls/grid/grid.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid/grid-model.js';
+import { ListAndDetail } from '../controls/layout/list-and-detail.js';
+import { matches } from '../controls/grid/matches.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
+import { useChosenRow } from '../controls/layout/use-chosen-row.js';
+import { useListFilter } from '../controls/grid/use-filter.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { ProductDetail } from './product-detail.js';
 

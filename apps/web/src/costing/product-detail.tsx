@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
 import { useRow } from '../book/use-book.js';
-import { RowField } from '../controls/row-field.js';
-import { Sides, useSide } from '../controls/sides.js';
+import { RowField } from '../controls/fields/row-field.js';
+import { Sides, useSide } from '../controls/layout/sides.js';
 import { useView } from '../engine/use-view.js';
 import { GapList } from '../figures/gap-list.js';
 import { manyUnits, unitWords } from '../figures/format.js';
@@ -22,7 +22,7 @@ import { PRODUCT_KIND_WORDS } from '../production/product-words.js';
 import { ScrapGrid } from '../production/scrap-grid.js';
 import { TypedCostGrid } from '../production/typed-cost-grid.js';
 import { Gone } from '../figures/empty.js';
-import { Fields } from '../controls/fields.js';
+import { Fields } from '../controls/fields/fields.js';
 import { ScreenLink } from '../figures/screen-link.js';
 
 const COSTING_WORDS = { 'bill and steps': 'detailed recipe', 'typed totals': 'quick totals' };

@@ -1,9 +1,9 @@
 import type { ActivitiesView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { useAll, useSettings, useVersion } from '../book/use-book.js';
-import { Grid } from '../controls/grid.js';
-import { RowField } from '../controls/row-field.js';
-import { useChosenRow } from '../controls/use-chosen-row.js';
+import { Grid } from '../controls/grid/grid.js';
+import { RowField } from '../controls/fields/row-field.js';
+import { useChosenRow } from '../controls/layout/use-chosen-row.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';

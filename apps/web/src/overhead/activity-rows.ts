@@ -1,11 +1,11 @@
 import type { Operation, StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
 import { nextPosition } from '../book/operations.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { readBetween, writeBetween } from '../controls/number-between.js';
-import { rowChoiceColumn } from '../controls/row-choice-column.js';
-import { rowsWriter } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid/grid-model.js';
+import { readBetween, writeBetween } from '../controls/grid/number-between.js';
+import { rowChoiceColumn } from '../controls/grid/row-choice-column.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
 import { typedText } from '../figures/format.js';
 import { ACTIVITY_DRIVER_WORDS, LEVEL_WORDS } from './method-words.js';
 

@@ -1,10 +1,10 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { readBetween, writeBetween } from '../controls/number-between.js';
-import { rowsWriter } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid/grid-model.js';
+import { readBetween, writeBetween } from '../controls/grid/number-between.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
 import { typedText } from '../figures/format.js';
 import { BASIS_WORDS, DEPARTMENT_TYPE_WORDS } from './method-words.js';
 

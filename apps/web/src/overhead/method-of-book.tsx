@@ -3,7 +3,7 @@ import type { PriceEffect } from '@nuvar/core';
 import { useState } from 'react';
 import { updateOf } from '../book/operations.js';
 import { useEdit, useMayEdit, useSettings } from '../book/use-book.js';
-import { SelectInput } from '../controls/select-input.js';
+import { SelectInput } from '../controls/fields/select-input.js';
 import { useView } from '../engine/use-view.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { written } from '../figures/format.js';

@@ -3,7 +3,7 @@ import { VIEWS, type VolumesView } from '@nuvar/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { model } from '../book/model.js';
 import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';
-import { isInput } from '../controls/grid-model.js';
+import { isInput } from '../controls/grid/grid-model.js';
 import { typed } from '../testing/typed.js';
 import { activityColumns, activityWriter } from './activity-rows.js';
 import { cellColumn, departmentColumns, departmentWriter } from './department-rows.js';

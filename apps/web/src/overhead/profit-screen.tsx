@@ -1,7 +1,7 @@
 import type { ProfitView } from '@nuvar/core';
 import { useSettings } from '../book/use-book.js';
-import { SelectInput } from '../controls/select-input.js';
-import { useParameter } from '../controls/use-parameter.js';
+import { SelectInput } from '../controls/fields/select-input.js';
+import { useParameter } from '../controls/layout/use-parameter.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';

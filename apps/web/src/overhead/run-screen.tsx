@@ -1,5 +1,5 @@
-import { ListAndDetail } from '../controls/list-and-detail.js';
-import { useChosenRow } from '../controls/use-chosen-row.js';
+import { ListAndDetail } from '../controls/layout/list-and-detail.js';
+import { useChosenRow } from '../controls/layout/use-chosen-row.js';
 import { RunPage } from './run-page.js';
 import { RunningCostDetail } from './running-cost-detail.js';
 import { RunningCostGrid } from './running-cost-grid.js';

@@ -1,9 +1,9 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings, useVersion } from '../book/use-book.js';
-import { Grid } from '../controls/grid.js';
-import { useListFilter } from '../controls/use-filter.js';
-import { holdsAll, wordsOf } from '../controls/words.js';
+import { Grid } from '../controls/grid/grid.js';
+import { useListFilter } from '../controls/grid/use-filter.js';
+import { holdsAll, wordsOf } from '../controls/fields/words.js';
 import { model } from '../book/model.js';
 import { moreRunningCostColumns, runningCostColumns, runningCostWriter } from './running-cost-rows.js';
 

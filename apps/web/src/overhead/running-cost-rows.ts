@@ -2,9 +2,9 @@ import type { RHYTHMS, StoredRow, VolumeDriver } from '@nuvar/book';
 import { today } from '../state/today.js';
 import { model } from '../book/model.js';
 import { nextPosition } from '../book/operations.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { rowNamed, rowsWriter } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid/grid-model.js';
+import { rowNamed, rowsWriter } from '../controls/grid/rows-writer.js';
 
 type Row = StoredRow<'runningCost'>;
 /** What is typed into a row; a pool by its name, which may be a new one. */

@@ -1,6 +1,6 @@
 import type { DepartmentsView } from '@nuvar/core';
 import { useAll, useSettings } from '../book/use-book.js';
-import { useParameter } from '../controls/use-parameter.js';
+import { useParameter } from '../controls/layout/use-parameter.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { SERVICE_WORDS } from './method-words.js';

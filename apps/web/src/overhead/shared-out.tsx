@@ -1,7 +1,7 @@
 import type { OverheadView } from '@nuvar/core';
 import { useSettings } from '../book/use-book.js';
-import { Fields } from '../controls/fields.js';
-import { RowField } from '../controls/row-field.js';
+import { Fields } from '../controls/fields/fields.js';
+import { RowField } from '../controls/fields/row-field.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';

@@ -2,7 +2,7 @@ import type { StoredRow } from '@nuvar/book';
 import { MOST_METHODS, STANDARD_METHOD, type MethodsView } from '@nuvar/core';
 import { useState } from 'react';
 import { useSettings } from '../book/use-book.js';
-import { DocumentLinks } from '../controls/document-links.js';
+import { DocumentLinks } from '../controls/layout/document-links.js';
 import { Amount } from '../figures/amount.js';
 import { DetailHeading } from '../figures/detail-heading.js';
 import { useFirstRows } from '../figures/first-rows.js';

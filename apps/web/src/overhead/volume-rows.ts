@@ -2,11 +2,11 @@ import type { Operation, StoredRow } from '@nuvar/book';
 import type { VolumesView } from '@nuvar/core';
 import { model } from '../book/model.js';
 import { createOf, updateOf } from '../book/operations.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
-import { readBetween, writeBetween } from '../controls/number-between.js';
-import { rowChoiceColumn } from '../controls/row-choice-column.js';
-import { removalInBook } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid/grid-model.js';
+import { readBetween, writeBetween } from '../controls/grid/number-between.js';
+import { rowChoiceColumn } from '../controls/grid/row-choice-column.js';
+import { removalInBook } from '../controls/grid/rows-writer.js';
 import { typedText, written, type Style } from '../figures/format.js';
 import { monthOfYear } from './month-words.js';
 

@@ -1,7 +1,7 @@
 import type { RunYearView } from '@nuvar/core';
 import { Bar, CartesianGrid, ComposedChart, Line, Tooltip, XAxis, YAxis } from 'recharts';
 import { useSettings } from '../book/use-book.js';
-import { ListAndDetail } from '../controls/list-and-detail.js';
+import { ListAndDetail } from '../controls/layout/list-and-detail.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { ChartFrame, roundAxis, upAxis } from '../figures/chart-frame.js';

@@ -1,10 +1,10 @@
 import { DECISION_TYPES, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings, useUnarchived } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { NamedList } from '../controls/named-list.js';
-import { rowChoiceColumn } from '../controls/row-choice-column.js';
-import { rowsWriter } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { NamedList } from '../controls/grid/named-list.js';
+import { rowChoiceColumn } from '../controls/grid/row-choice-column.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
 import { DecisionDetail } from './decision-detail.js';
 import { PlanPage } from './plan-page.js';
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useSettings } from '../book/use-book.js';
-import { figureColumn } from '../controls/grid-model.js';
-import { PricedSales, type PricedSale } from '../selling/priced-sales.js';
+import { figureColumn } from '../controls/grid/grid-model.js';
+import { PricedSales, type PricedSale } from '../selling/price/priced-sales.js';
 import { BreakEvenDetail } from './break-even-detail.js';
 import { PlanPage } from './plan-page.js';
 

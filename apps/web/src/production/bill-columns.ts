@@ -1,9 +1,9 @@
 import { nameKey, type StoredRow } from '@nuvar/book';
 import { isShortText } from '@nuvar/core';
-import { fieldColumn } from '../controls/field-column.js';
-import type { Column } from '../controls/grid-model.js';
-import { isRefusal, readAnyQuantity, unitChoices } from '../controls/read-field.js';
-import { readUnit, unknownUnitSentence } from '../controls/known-units.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import type { Column } from '../controls/grid/grid-model.js';
+import { isRefusal, readAnyQuantity, unitChoices } from '../controls/fields/read-field.js';
+import { readUnit, unknownUnitSentence } from '../controls/fields/known-units.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { isPriced } from '../purchasing/material-rows.js';
 import { billOffers } from './bill-offers.js';

@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useRowsOf, useSettings, useVersion } from '../book/use-book.js';
-import { Grid } from '../controls/grid.js';
+import { Grid } from '../controls/grid/grid.js';
 import { MissingConversions, type MissingConversion } from '../purchasing/missing-conversions.js';
 import { billColumns } from './bill-columns.js';
 import { billWriter, type Line } from './bill-writer.js';

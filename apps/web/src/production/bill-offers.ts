@@ -1,6 +1,6 @@
 import { nameKey } from '@nuvar/book';
-import { alike } from '../controls/alike.js';
-import { offersFor, type Offer } from '../controls/offers.js';
+import { alike } from '../controls/fields/alike.js';
+import { offersFor, type Offer } from '../controls/fields/offers.js';
 
 interface Linkable {
   readonly id: string;

@@ -3,7 +3,7 @@ import { beforeEach, expect, it } from 'vitest';
 import { updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { materialWriter } from '../purchasing/material-rows.js';
-import { copyInBook, removalInBook } from '../controls/rows-writer.js';
+import { copyInBook, removalInBook } from '../controls/grid/rows-writer.js';
 import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';
 
 beforeEach(openDemo);

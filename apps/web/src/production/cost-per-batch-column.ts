@@ -1,5 +1,5 @@
 import type { Kind, StoredRow } from '@nuvar/book';
-import { figureColumn, type Column } from '../controls/grid-model.js';
+import { figureColumn, type Column } from '../controls/grid/grid-model.js';
 
 /** A row of any kind that belongs to a product. */
 type RowOfProduct = {

@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
-import { Grid } from '../controls/grid.js';
+import { Grid } from '../controls/grid/grid.js';
 import { nameOfMachine, usesColumns, usesWriter } from './equipment-uses.js';
 
 /** The machines that work on a product, by their time, or by the space it takes in a run that others share. */

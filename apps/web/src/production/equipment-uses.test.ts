@@ -2,7 +2,7 @@ import type { StoredRow } from '@nuvar/book';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { model } from '../book/model.js';
 import { updateOf } from '../book/operations.js';
-import { isInput } from '../controls/grid-model.js';
+import { isInput } from '../controls/grid/grid-model.js';
 import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';
 import { typed } from '../testing/typed.js';
 import { usesColumns, usesWriter } from './equipment-uses.js';

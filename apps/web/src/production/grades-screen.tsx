@@ -2,12 +2,12 @@ import type { StoredRow } from '@nuvar/book';
 import type { LabourYearView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../book/use-book.js';
-import { BackLink } from '../controls/back-link.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
-import { figureColumn, type Column } from '../controls/grid-model.js';
-import { rowChoiceColumn } from '../controls/row-choice-column.js';
-import { rowsWriter } from '../controls/rows-writer.js';
+import { BackLink } from '../controls/layout/back-link.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { Grid } from '../controls/grid/grid.js';
+import { figureColumn, type Column } from '../controls/grid/grid-model.js';
+import { rowChoiceColumn } from '../controls/grid/row-choice-column.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
 
 type Row = StoredRow<'labourGrade'>;
 

@@ -1,8 +1,8 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
-import { rowChoiceColumn } from '../controls/row-choice-column.js';
-import { Grid } from '../controls/grid.js';
+import { rowChoiceColumn } from '../controls/grid/row-choice-column.js';
+import { Grid } from '../controls/grid/grid.js';
 import { labourColumns, labourWriter } from './labour-steps.js';
 
 interface LabourGridProps {

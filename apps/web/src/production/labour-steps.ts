@@ -1,9 +1,9 @@
 import { nameKey, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../book/model.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
-import { fieldColumn } from '../controls/field-column.js';
-import type { Column, GridWriter } from '../controls/grid-model.js';
-import { copyInBook, removalInBook, rowNamed } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import type { Column, GridWriter } from '../controls/grid/grid-model.js';
+import { copyInBook, removalInBook, rowNamed } from '../controls/grid/rows-writer.js';
 import { costPerBatchColumn } from './cost-per-batch-column.js';
 
 type Step = StoredRow<'labourStep'>;

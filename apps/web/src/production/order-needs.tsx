@@ -1,9 +1,9 @@
 import type { StoredRow } from '@nuvar/book';
 import type { FigureView } from '@nuvar/core';
 import { useSettings } from '../book/use-book.js';
-import { isRefusal, readAnyQuantity } from '../controls/read-field.js';
-import { TypedInput } from '../controls/typed-input.js';
-import { useParameter } from '../controls/use-parameter.js';
+import { isRefusal, readAnyQuantity } from '../controls/fields/read-field.js';
+import { TypedInput } from '../controls/fields/typed-input.js';
+import { useParameter } from '../controls/layout/use-parameter.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { typedText, unitWords } from '../figures/format.js';

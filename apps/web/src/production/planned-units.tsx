@@ -1,10 +1,10 @@
 import { newId, type StoredRow } from '@nuvar/book';
 import { createOf } from '../book/operations.js';
 import { useEdit, useMayEdit, useRowsOf, useSettings } from '../book/use-book.js';
-import { Field } from '../controls/fields.js';
-import { isRefusal, readInUnit } from '../controls/read-field.js';
-import { RowField } from '../controls/row-field.js';
-import { TypedInput } from '../controls/typed-input.js';
+import { Field } from '../controls/fields/fields.js';
+import { isRefusal, readInUnit } from '../controls/fields/read-field.js';
+import { RowField } from '../controls/fields/row-field.js';
+import { TypedInput } from '../controls/fields/typed-input.js';
 import { useView } from '../engine/use-view.js';
 import { Amount } from '../figures/amount.js';
 import { manyUnits } from '../figures/format.js';

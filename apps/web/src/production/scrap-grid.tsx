@@ -1,12 +1,12 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useRowsOf, useSettings } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
-import type { Column } from '../controls/grid-model.js';
-import { knownUnits } from '../controls/known-units.js';
-import { unitChoices } from '../controls/read-field.js';
-import { productRowsWriter } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { Grid } from '../controls/grid/grid.js';
+import type { Column } from '../controls/grid/grid-model.js';
+import { knownUnits } from '../controls/fields/known-units.js';
+import { unitChoices } from '../controls/fields/read-field.js';
+import { productRowsWriter } from '../controls/grid/rows-writer.js';
 import { costPerBatchColumn } from './cost-per-batch-column.js';
 
 type Row = StoredRow<'recoveredScrap'>;

@@ -2,9 +2,9 @@ import { unitOfMeasure, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { updateOf } from '../book/operations.js';
 import { useAll, useRowsOf, useSettings } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
-import { figureColumn, type Column, type GridWriter } from '../controls/grid-model.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { Grid } from '../controls/grid/grid.js';
+import { figureColumn, type Column, type GridWriter } from '../controls/grid/grid-model.js';
 
 type Line = StoredRow<'billLine'>;
 

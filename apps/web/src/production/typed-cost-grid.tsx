@@ -2,11 +2,11 @@ import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { updateOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRowsOf, useSettings } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
-import type { Column } from '../controls/grid-model.js';
-import { rowChoiceColumn } from '../controls/row-choice-column.js';
-import { rowsWriter } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { Grid } from '../controls/grid/grid.js';
+import type { Column } from '../controls/grid/grid-model.js';
+import { rowChoiceColumn } from '../controls/grid/row-choice-column.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
 
 type Row = StoredRow<'typedCost'>;
 

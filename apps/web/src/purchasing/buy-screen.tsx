@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { model } from '../book/model.js';
 import { useAll, useSettings, useVersion } from '../book/use-book.js';
-import { Grid } from '../controls/grid.js';
-import { ListAndDetail } from '../controls/list-and-detail.js';
-import { matches } from '../controls/matches.js';
-import { useChosenRow } from '../controls/use-chosen-row.js';
-import { useListFilter } from '../controls/use-filter.js';
+import { Grid } from '../controls/grid/grid.js';
+import { ListAndDetail } from '../controls/layout/list-and-detail.js';
+import { matches } from '../controls/grid/matches.js';
+import { useChosenRow } from '../controls/layout/use-chosen-row.js';
+import { useListFilter } from '../controls/grid/use-filter.js';
 import { useView } from '../engine/use-view.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { useShownDay } from '../state/store.js';

@@ -4,11 +4,11 @@ import { useMemo } from 'react';
 import { createOf, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
 import { useRowsOf, useSettings, useVersion } from '../book/use-book.js';
-import { Grid } from '../controls/grid.js';
-import type { Column, GridWriter, InputColumn } from '../controls/grid-model.js';
-import { isRefusal, readAnyQuantity, unitChoices } from '../controls/read-field.js';
-import { knownUnits, readUnit, unknownUnitSentence } from '../controls/known-units.js';
-import { removalInBook } from '../controls/rows-writer.js';
+import { Grid } from '../controls/grid/grid.js';
+import type { Column, GridWriter, InputColumn } from '../controls/grid/grid-model.js';
+import { isRefusal, readAnyQuantity, unitChoices } from '../controls/fields/read-field.js';
+import { knownUnits, readUnit, unknownUnitSentence } from '../controls/fields/known-units.js';
+import { removalInBook } from '../controls/grid/rows-writer.js';
 import { typedText, unitWords } from '../figures/format.js';
 
 type Row = StoredRow<'itemConversion'>;

@@ -1,10 +1,10 @@
 import { fieldsOf, unitsThatFit, type StoredRow } from '@nuvar/book';
 import { dayText, typedText, unitWords } from '../figures/format.js';
-import { figureColumn, type Column } from '../controls/grid-model.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { isRefusal, readAnyQuantity, readField, unitChoices } from '../controls/read-field.js';
+import { figureColumn, type Column } from '../controls/grid/grid-model.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { isRefusal, readAnyQuantity, readField, unitChoices } from '../controls/fields/read-field.js';
 import { priceText, priceUnit, readPriceText } from './price-text.js';
-import { knownUnits } from '../controls/known-units.js';
+import { knownUnits } from '../controls/fields/known-units.js';
 import type { MaterialPatch, MaterialRow } from './material-rows.js';
 
 export const MATERIAL_KIND_WORDS = {

@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
 import { useAll, useRow, useSettings, useVersion } from '../book/use-book.js';
-import { RowField } from '../controls/row-field.js';
-import { Sides, useSide } from '../controls/sides.js';
+import { RowField } from '../controls/fields/row-field.js';
+import { Sides, useSide } from '../controls/layout/sides.js';
 import { useView } from '../engine/use-view.js';
 import { typedText, unitWords } from '../figures/format.js';
 import { Amount } from '../figures/amount.js';
@@ -19,7 +19,7 @@ import { ReplaceMaterial } from './replace-material.js';
 import { StandardPrices } from './standard-prices.js';
 import { Gone } from '../figures/empty.js';
 import { DetailHeading } from '../figures/detail-heading.js';
-import { Fields } from '../controls/fields.js';
+import { Fields } from '../controls/fields/fields.js';
 
 const SIDES = { price: 'Price', order: 'Order', units: 'Units', about: 'Details', uses: 'Where used' };
 

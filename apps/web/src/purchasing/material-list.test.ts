@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { today } from '../state/today.js';
 import { model } from '../book/model.js';
 import { createOf } from '../book/operations.js';
-import { removalInBook } from '../controls/rows-writer.js';
+import { removalInBook } from '../controls/grid/rows-writer.js';
 import { bookActions } from '../state/book-slice.js';
 import { shownDay, store } from '../state/store.js';
 import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';

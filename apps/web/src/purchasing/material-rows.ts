@@ -3,8 +3,8 @@ import { newId, unitOfMeasure, usualMass, withoutVersion, type Operation, type S
 import { shownDay } from '../state/store.js';
 import { createOf, updateOf } from '../book/operations.js';
 import { model } from '../book/model.js';
-import { copyInBook, removalInBook, rowNamed } from '../controls/rows-writer.js';
-import type { GridWriter } from '../controls/grid-model.js';
+import { copyInBook, removalInBook, rowNamed } from '../controls/grid/rows-writer.js';
+import type { GridWriter } from '../controls/grid/grid-model.js';
 
 /** A material with its supplier price in force on the day that the book is shown for, and the name of the supplier. */
 export interface MaterialRow {

@@ -1,9 +1,9 @@
 import { newId } from '@nuvar/book';
 import { createOf } from '../book/operations.js';
 import { useEdit, useMayEdit, useSettings } from '../book/use-book.js';
-import { Field, Fields } from '../controls/fields.js';
-import { isRefusal, readAnyQuantity } from '../controls/read-field.js';
-import { TypedInput } from '../controls/typed-input.js';
+import { Field, Fields } from '../controls/fields/fields.js';
+import { isRefusal, readAnyQuantity } from '../controls/fields/read-field.js';
+import { TypedInput } from '../controls/fields/typed-input.js';
 import { unitWords } from '../figures/format.js';
 
 /** A unit in which an item is bought or used, and that cannot be converted to the one by which the item is costed. */

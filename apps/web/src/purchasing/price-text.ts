@@ -1,6 +1,6 @@
 import { fieldsOf, isCurrencyCode, type FieldSpec } from '@nuvar/book';
-import type { Reading } from '../controls/grid-model.js';
-import { isRefusal, readField } from '../controls/read-field.js';
+import type { Reading } from '../controls/grid/grid-model.js';
+import { isRefusal, readField } from '../controls/fields/read-field.js';
 import { typedText } from '../figures/format.js';
 
 const PRICE = fieldsOf('supplierPrice').find(({ name }) => name === 'price') as FieldSpec;

@@ -4,12 +4,12 @@ import { problemsOf, useLazySimulatedRateQuery } from '../state/api.js';
 import { today } from '../state/today.js';
 import { createOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useSettings } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
-import type { Column } from '../controls/grid-model.js';
-import { RowField } from '../controls/row-field.js';
-import { rowsWriter } from '../controls/rows-writer.js';
-import { Fields } from '../controls/fields.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { Grid } from '../controls/grid/grid.js';
+import type { Column } from '../controls/grid/grid-model.js';
+import { RowField } from '../controls/fields/row-field.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
+import { Fields } from '../controls/fields/fields.js';
 import { dayText, typedText } from '../figures/format.js';
 
 type Row = StoredRow<'exchangeRate'>;

@@ -3,7 +3,7 @@ import type { Override, UsedInView } from '@nuvar/core';
 import { useMemo, useState } from 'react';
 import { updateOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRowsOf } from '../book/use-book.js';
-import { ItemInput } from '../controls/item-input.js';
+import { ItemInput } from '../controls/fields/item-input.js';
 import { useEffects } from '../engine/use-effects.js';
 import { EffectsTable } from '../figures/effects-table.js';
 import { DetailHeading } from '../figures/detail-heading.js';

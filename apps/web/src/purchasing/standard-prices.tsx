@@ -2,10 +2,10 @@ import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { today } from '../state/today.js';
 import { useRowsOf, useSettings } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
-import type { Column } from '../controls/grid-model.js';
-import { rowsWriter } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { Grid } from '../controls/grid/grid.js';
+import type { Column } from '../controls/grid/grid-model.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
 import { dayText, unitWords } from '../figures/format.js';
 
 type Row = StoredRow<'standardPrice'>;

@@ -1,10 +1,10 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../book/use-book.js';
-import { fieldColumn } from '../controls/field-column.js';
-import { Grid } from '../controls/grid.js';
-import type { Column } from '../controls/grid-model.js';
-import { rowsWriter } from '../controls/rows-writer.js';
+import { fieldColumn } from '../controls/grid/field-column.js';
+import { Grid } from '../controls/grid/grid.js';
+import type { Column } from '../controls/grid/grid-model.js';
+import { rowsWriter } from '../controls/grid/rows-writer.js';
 
 type Row = StoredRow<'bookUnit'>;
 

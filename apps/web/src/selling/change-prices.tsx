@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { model } from '../book/model.js';
 import { updateOf } from '../book/operations.js';
 import { useEdit, useSettings } from '../book/use-book.js';
-import { Dialog } from '../controls/dialog.js';
+import { Dialog } from '../controls/dialogs/dialog.js';
 import { engine } from '../engine/engine.js';
 import { useFirstRows } from '../figures/first-rows.js';
 import { counted, decimalSign, typedText, written } from '../figures/format.js';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useAll } from '../book/use-book.js';
-import { DocumentLinks } from '../controls/document-links.js';
+import { DocumentLinks } from '../controls/layout/document-links.js';
 
 const FORMATS = ['pdf', 'xlsx', 'csv'] as const;
 

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { useSettings } from '../book/use-book.js';
-import { figureColumn, type Column } from '../controls/grid-model.js';
+import { figureColumn, type Column } from '../controls/grid/grid-model.js';
 import { useView } from '../engine/use-view.js';
 import { PriceStrip, scaleOf } from '../figures/price-strip.js';
-import { PriceDetail } from './price-detail.js';
+import { PriceDetail } from './price/price-detail.js';
 import { SellPage } from './sell-page.js';
-import { PricedSales, type PricedSale } from './priced-sales.js';
+import { PricedSales, type PricedSale } from './price/priced-sales.js';
 
 /** Sell: the price of each product and what is left of it. */
 export function SellScreen() {

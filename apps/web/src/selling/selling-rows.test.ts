@@ -6,7 +6,7 @@ import { createOf, updateOf } from '../book/operations.js';
 import { changed, figuresNow, named, openDemo } from '../testing/open-demo.js';
 import { typed } from '../testing/typed.js';
 import { boardColumns, boardWriter } from './board-rows.js';
-import { channelFrom } from './channel-from-template.js';
+import { channelFrom } from './fees/channel-from-template.js';
 import {
   bandColumns,
   bandWriter,
@@ -16,7 +16,7 @@ import {
   feeWriter,
   sizeColumns,
   sizeWriter,
-} from './fee-rows.js';
+} from './fees/fee-rows.js';
 import {
   changedState,
   changedUnits,
@@ -25,7 +25,7 @@ import {
   quoteWriter,
   removedOption,
   wonWith,
-} from './quote-rows.js';
+} from './quotes/quote-rows.js';
 
 beforeEach(openDemo);
 

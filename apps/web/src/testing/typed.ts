@@ -1,5 +1,5 @@
 import { newId } from '@nuvar/book';
-import { isInput, type Column, type GridWriter } from '../controls/grid-model.js';
+import { isInput, type Column, type GridWriter } from '../controls/grid/grid-model.js';
 import { changed } from './open-demo.js';
 
 /** A grid as it stands now: what is typed into one cell may change what the next one offers. */

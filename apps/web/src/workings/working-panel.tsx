@@ -4,7 +4,7 @@ import { ArrowLeft, Pin, PinOff, X } from 'lucide-react';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { figureClosed, pinToggled, trailChanged, unpinnedClosed, type OpenedFigure } from '../state/panel-slice.js';
 import { useAppDispatch, useAppSelector } from '../state/store.js';
-import { RowField } from '../controls/row-field.js';
+import { RowField } from '../controls/fields/row-field.js';
 import { useView } from '../engine/use-view.js';
 import { digitsOf, unitWords, written } from '../figures/format.js';
 import { GapList } from '../figures/gap-list.js';

@@ -1,17 +1,17 @@
 import type { StoredRow } from '@nuvar/book';
 import { useRow, useRowsOf, useSettings } from '../../book/use-book.js';
-import { RowField } from '../../controls/row-field.js';
+import { RowField } from '../../controls/fields/row-field.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { GapList } from '../../figures/gap-list.js';
 import { manyUnits, unitWords } from '../../figures/format.js';
 import { RunningCostGrid } from '../../overhead/running-cost-grid.js';
-import { FirstPrice } from '../../selling/first-price.js';
-import { SuggestedPrice, TargetFields } from '../../selling/suggested-price.js';
+import { FirstPrice } from '../../selling/price/first-price.js';
+import { SuggestedPrice, TargetFields } from '../../selling/price/suggested-price.js';
 import { CostCard } from '../../costing/cost-card.js';
 import { PlannedUnits } from '../../production/planned-units.js';
 import { PRODUCT_KIND_WORDS } from '../../production/product-words.js';
-import { Fields } from '../../controls/fields.js';
+import { Fields } from '../../controls/fields/fields.js';
 import { ScreenLink } from '../../figures/screen-link.js';
 
 interface Answering {

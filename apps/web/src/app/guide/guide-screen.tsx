@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { createOf } from '../../book/operations.js';
 import { useEdit, useRow, useSettings, useUnarchived } from '../../book/use-book.js';
-import { TypedInput } from '../../controls/typed-input.js';
+import { TypedInput } from '../../controls/fields/typed-input.js';
 import { useView } from '../../engine/use-view.js';
 import { LeadFigure } from '../../figures/lead-figure.js';
 import { unitWords } from '../../figures/format.js';

@@ -1,9 +1,9 @@
 import { newId, type StoredRow } from '@nuvar/book';
 import { createOf, nextPosition } from '../../book/operations.js';
 import { useAll, useEdit, useRowsOf, useSettings } from '../../book/use-book.js';
-import { RowField } from '../../controls/row-field.js';
+import { RowField } from '../../controls/fields/row-field.js';
 import { LabourGrid } from '../../production/labour-grid.js';
-import { Fields } from '../../controls/fields.js';
+import { Fields } from '../../controls/fields/fields.js';
 
 /** The work on a product; the owner's own time is asked for where nobody has thought of it. */
 export function OwnTime({ product }: { readonly product: StoredRow<'product'> }) {

@@ -1,12 +1,12 @@
 import type { StoredRow } from '@nuvar/book';
 import { useEdit, useSettings, useVersion } from '../../book/use-book.js';
-import { TypedInput } from '../../controls/typed-input.js';
-import { readAnyQuantity, isRefusal } from '../../controls/read-field.js';
+import { TypedInput } from '../../controls/fields/typed-input.js';
+import { readAnyQuantity, isRefusal } from '../../controls/fields/read-field.js';
 import { typedText, unitWords } from '../../figures/format.js';
 import { useShownDay } from '../../state/store.js';
 import { materialWriter, pricesShown, type MaterialPatch } from '../../purchasing/material-rows.js';
 import { readPriceText } from '../../purchasing/price-text.js';
-import { Field } from '../../controls/fields.js';
+import { Field } from '../../controls/fields/fields.js';
 
 /** What a pack of a material holds and costs, as two fields side by side. */
 export function PackPrice({ material }: { readonly material: StoredRow<'material'> }) {

@@ -5,7 +5,7 @@ import { useAll, useEdit, useRowsOf } from '../../book/use-book.js';
 import { newMaterial } from '../../purchasing/material-rows.js';
 import { PackPrice } from './pack-price.js';
 import { Empty } from '../../figures/empty.js';
-import { Fields } from '../../controls/fields.js';
+import { Fields } from '../../controls/fields/fields.js';
 
 const SMALL_THINGS = ['Box', 'Label', 'Insert or card', 'Filling', 'Tape'] as const;
 

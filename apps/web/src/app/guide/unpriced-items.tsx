@@ -3,7 +3,7 @@ import { useAll, useRowsOf, useVersion } from '../../book/use-book.js';
 import { model } from '../../book/model.js';
 import { PackPrice } from './pack-price.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
-import { Fields } from '../../controls/fields.js';
+import { Fields } from '../../controls/fields/fields.js';
 
 /** The materials of a product whose price nobody has typed yet, with the fields for it. */
 export function UnpricedItems({ product }: { readonly product: StoredRow<'product'> }) {

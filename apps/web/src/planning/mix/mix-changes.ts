@@ -2,7 +2,7 @@ import { copyOf, type CreateOperation, newId, type Operation, type StoredRow } f
 import type { MixSlotView } from '@nuvar/core';
 import { model } from '../../book/model.js';
 import { updateOf } from '../../book/operations.js';
-import { freeName } from '../../controls/rows-writer.js';
+import { freeName } from '../../controls/grid/rows-writer.js';
 import { type InPeriod, writeInPeriod } from './periods/write-in-period.js';
 
 type Slot = Omit<MixSlotView, 'name' | 'quantity'>;

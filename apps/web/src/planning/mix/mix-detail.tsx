@@ -1,9 +1,9 @@
 import { MIX_GOAL_WORDS } from '@nuvar/core';
 import { useRow, useSettings } from '../../book/use-book.js';
-import { DocumentLinks } from '../../controls/document-links.js';
-import { Fields } from '../../controls/fields.js';
-import { RowField } from '../../controls/row-field.js';
-import { Sides, useSide } from '../../controls/sides.js';
+import { DocumentLinks } from '../../controls/layout/document-links.js';
+import { Fields } from '../../controls/fields/fields.js';
+import { RowField } from '../../controls/fields/row-field.js';
+import { Sides, useSide } from '../../controls/layout/sides.js';
 import { useView } from '../../engine/use-view.js';
 import { GapList } from '../../figures/gap-list.js';
 import { MixCompare } from './mix-compare.js';

@@ -1,7 +1,7 @@
 import { MIX_FILE_FORMATS, mixFile, type MixFileFormat, mixFileRefusal, type MixModel } from '@nuvar/core';
 import { noticed } from '../../state/notices-slice.js';
 import { useAppDispatch } from '../../state/store.js';
-import { saveFile } from '../../controls/csv.js';
+import { saveFile } from '../../controls/grid/csv.js';
 import { useMayEdit, useRow } from '../../book/use-book.js';
 import { MixImport } from './mix-import.js';
 

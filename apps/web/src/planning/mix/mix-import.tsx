@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { model } from '../../book/model.js';
 import { createOf } from '../../book/operations.js';
 import { useEdit, useSettings } from '../../book/use-book.js';
-import { Dialog } from '../../controls/dialog.js';
-import { FileChoice } from '../../controls/file-choice.js';
+import { Dialog } from '../../controls/dialogs/dialog.js';
+import { FileChoice } from '../../controls/fields/file-choice.js';
 import { counted, decimalSign } from '../../figures/format.js';
 import { tableOfFile } from '../../purchasing/import/table-of-file.js';
 

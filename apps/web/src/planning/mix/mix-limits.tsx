@@ -4,12 +4,12 @@ import { useMemo, useState } from 'react';
 import { model } from '../../book/model.js';
 import { createOf, nextPosition } from '../../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRowsOf, useSettings, useUnarchived, useVersion } from '../../book/use-book.js';
-import { fieldColumn } from '../../controls/field-column.js';
-import { Grid } from '../../controls/grid.js';
-import { removalInBook, rowsWriter } from '../../controls/rows-writer.js';
+import { fieldColumn } from '../../controls/grid/field-column.js';
+import { Grid } from '../../controls/grid/grid.js';
+import { removalInBook, rowsWriter } from '../../controls/grid/rows-writer.js';
 import { DetailHeading } from '../../figures/detail-heading.js';
-import { Fields } from '../../controls/fields.js';
-import { RowField } from '../../controls/row-field.js';
+import { Fields } from '../../controls/fields/fields.js';
+import { RowField } from '../../controls/fields/row-field.js';
 import { nameOfMixProduct, productColumns, productsWriter } from './mix-rows.js';
 
 type Total = StoredRow<'mixTotal'>;

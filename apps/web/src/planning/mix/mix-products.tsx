@@ -3,7 +3,7 @@ import type { MixView } from '@nuvar/core';
 import { memo } from 'react';
 import { useMayEdit, useSettings } from '../../book/use-book.js';
 import { useAcceptTrial, useTried, useTry } from '../../book/use-trial.js';
-import { RowField } from '../../controls/row-field.js';
+import { RowField } from '../../controls/fields/row-field.js';
 import { Amount } from '../../figures/amount.js';
 import { useStyle } from '../../figures/use-style.js';
 import { bookActions } from '../../state/book-slice.js';

@@ -1,11 +1,11 @@
 import { MIX_COUNTS, MIX_SET_UPS, nameKey, newId, type Kind, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../../book/model.js';
 import { createOf, nextPosition, updateOf } from '../../book/operations.js';
-import { fieldColumn } from '../../controls/field-column.js';
-import { type Column, figureColumn, type GridWriter, type InputColumn } from '../../controls/grid-model.js';
-import { readBetween } from '../../controls/number-between.js';
-import { rowChoiceColumn } from '../../controls/row-choice-column.js';
-import { removalInBook, rowsWriter } from '../../controls/rows-writer.js';
+import { fieldColumn } from '../../controls/grid/field-column.js';
+import { type Column, figureColumn, type GridWriter, type InputColumn } from '../../controls/grid/grid-model.js';
+import { readBetween } from '../../controls/grid/number-between.js';
+import { rowChoiceColumn } from '../../controls/grid/row-choice-column.js';
+import { removalInBook, rowsWriter } from '../../controls/grid/rows-writer.js';
 import { typedText } from '../../figures/format.js';
 
 export type MixProductRow = StoredRow<'mixProduct'>;

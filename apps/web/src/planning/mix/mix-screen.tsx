@@ -1,9 +1,9 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../../book/use-book.js';
-import { fieldColumn } from '../../controls/field-column.js';
-import { NamedList } from '../../controls/named-list.js';
-import { rowsWriter } from '../../controls/rows-writer.js';
+import { fieldColumn } from '../../controls/grid/field-column.js';
+import { NamedList } from '../../controls/grid/named-list.js';
+import { rowsWriter } from '../../controls/grid/rows-writer.js';
 import { PlanPage } from '../plan-page.js';
 import { MixDetail } from './mix-detail.js';
 

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useAll, useRowsOf, useSettings, useUnarchived, useVersion } from '../../book/use-book.js';
-import { Grid } from '../../controls/grid.js';
+import { Grid } from '../../controls/grid/grid.js';
 import {
   nameOfMixProduct,
   nameOfMixResource,

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { model } from '../../book/model.js';
 import { createOf, updateOf } from '../../book/operations.js';
 import { useEdit } from '../../book/use-book.js';
-import { Dialog } from '../../controls/dialog.js';
+import { Dialog } from '../../controls/dialogs/dialog.js';
 import { useView } from '../../engine/use-view.js';
 import { useStyle } from '../../figures/use-style.js';
 import { amountText } from './words.js';

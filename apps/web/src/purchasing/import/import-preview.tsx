@@ -12,7 +12,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { today } from '../../state/today.js';
 import { model } from '../../book/model.js';
 import { useEdit, useSettings, useVersion } from '../../book/use-book.js';
-import { knownUnits, readUnit } from '../../controls/known-units.js';
+import { knownUnits, readUnit } from '../../controls/fields/known-units.js';
 import { counted, countText, decimalSign, unitWords } from '../../figures/format.js';
 import { ImportSettings, LABELLED } from './import-settings.js';
 import { OUTCOME_COUNTS, OUTCOME_WORDS } from './import-words.js';

@@ -1,6 +1,6 @@
 import { useEffect, useState, type ClipboardEvent, type DragEvent } from 'react';
 import { useMayEdit } from '../../book/use-book.js';
-import { BackLink } from '../../controls/back-link.js';
+import { BackLink } from '../../controls/layout/back-link.js';
 import { ImportPreview } from './import-preview.js';
 import { readPasted, type ReadSource } from './read-file.js';
 import { startReading } from './start-reading.js';

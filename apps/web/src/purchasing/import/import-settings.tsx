@@ -1,10 +1,10 @@
 import type { ListReading } from '@nuvar/core';
 import { IsIn, Min, ValidateIf } from 'class-validator';
 import { useAll, useSettings } from '../../book/use-book.js';
-import { AsField } from '../../controls/as-field.js';
-import { DayInput } from '../../controls/day-input.js';
-import { readDayText } from '../../controls/read-day-text.js';
-import { useCheckedForm } from '../../controls/use-checked-form.js';
+import { AsField } from '../../controls/fields/as-field.js';
+import { DayInput } from '../../controls/fields/day-input.js';
+import { readDayText } from '../../controls/fields/read-day-text.js';
+import { useCheckedForm } from '../../controls/fields/use-checked-form.js';
 import { dayText } from '../../figures/format.js';
 
 interface ImportSettingsProps {

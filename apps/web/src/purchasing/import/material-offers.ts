@@ -1,5 +1,5 @@
 import type { StoredRow } from '@nuvar/book';
-import { alike } from '../../controls/alike.js';
+import { alike } from '../../controls/fields/alike.js';
 
 /** Something that may be meant: a material, with the words by which it can be found. */
 export interface MaterialOffer {

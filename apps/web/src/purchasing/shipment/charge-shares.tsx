@@ -1,9 +1,9 @@
 import { CHARGE_BASES, newId, type ChargeBasis, type StoredRow } from '@nuvar/book';
 import { createOf } from '../../book/operations.js';
 import { useEdit, useMayEdit, useRowsOf, useSettings } from '../../book/use-book.js';
-import { Fields } from '../../controls/fields.js';
-import { RowField } from '../../controls/row-field.js';
-import { removalInBook } from '../../controls/rows-writer.js';
+import { Fields } from '../../controls/fields/fields.js';
+import { RowField } from '../../controls/fields/row-field.js';
+import { removalInBook } from '../../controls/grid/rows-writer.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
 import { DetailHeading } from '../../figures/detail-heading.js';

@@ -2,11 +2,11 @@ import { newId, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { createOf } from '../../book/operations.js';
 import { useAll, useEdit, useMayEdit, useSettings } from '../../book/use-book.js';
-import { BackLink } from '../../controls/back-link.js';
-import { fieldColumn } from '../../controls/field-column.js';
-import { Grid } from '../../controls/grid.js';
-import type { Column } from '../../controls/grid-model.js';
-import { rowsWriter } from '../../controls/rows-writer.js';
+import { BackLink } from '../../controls/layout/back-link.js';
+import { fieldColumn } from '../../controls/grid/field-column.js';
+import { Grid } from '../../controls/grid/grid.js';
+import type { Column } from '../../controls/grid/grid-model.js';
+import { rowsWriter } from '../../controls/grid/rows-writer.js';
 import { READY_PROFILES } from './ready-profiles.js';
 
 type Profile = StoredRow<'customsProfile'>;

@@ -1,8 +1,8 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useRowsOf, useSettings } from '../../book/use-book.js';
-import { Grid } from '../../controls/grid.js';
-import { figureColumn, type Column } from '../../controls/grid-model.js';
+import { Grid } from '../../controls/grid/grid.js';
+import { figureColumn, type Column } from '../../controls/grid/grid-model.js';
 import { useView } from '../../engine/use-view.js';
 import { CHARGE_LABELS } from './shipment-words.js';
 import { LandedLegend, LandedStrip } from './landed-parts.js';

@@ -1,8 +1,8 @@
 import { newId, type Operation, type StoredRow } from '@nuvar/book';
 import { createOf, madeWithin, nextPosition, updateOf } from '../../book/operations.js';
 import { model } from '../../book/model.js';
-import type { GridWriter } from '../../controls/grid-model.js';
-import { copyInBook, removalInBook } from '../../controls/rows-writer.js';
+import type { GridWriter } from '../../controls/grid/grid-model.js';
+import { copyInBook, removalInBook } from '../../controls/grid/rows-writer.js';
 import { newMaterial } from '../material-rows.js';
 import { firstCharges } from './charges-by-rules.js';
 

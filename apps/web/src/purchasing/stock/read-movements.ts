@@ -1,8 +1,8 @@
 import { MOVEMENT_TYPES, nameKey, newId, type MovementType, type Operation, type StoredRow } from '@nuvar/book';
 import { readNumber } from '@nuvar/core';
 import { createOf } from '../../book/operations.js';
-import { isRefusal } from '../../controls/read-field.js';
-import { readDayText } from '../../controls/read-day-text.js';
+import { isRefusal } from '../../controls/fields/read-field.js';
+import { readDayText } from '../../controls/fields/read-day-text.js';
 import { decimalSign, regionOf } from '../../figures/format.js';
 import { MOVEMENT_WORDS } from './movement-words.js';
 

@@ -1,5 +1,5 @@
 import { useEdit, useMayEdit, useSettings, useUnarchived } from '../../book/use-book.js';
-import { FileChoice } from '../../controls/file-choice.js';
+import { FileChoice } from '../../controls/fields/file-choice.js';
 import { counted } from '../../figures/format.js';
 import { noticed } from '../../state/notices-slice.js';
 import { useAppDispatch, useAppSelector } from '../../state/store.js';

@@ -1,8 +1,8 @@
 import type { FigureView, MixScheduleView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { useRowsOf, useSettings, useVersion } from '../../../book/use-book.js';
-import { Grid } from '../../../controls/grid.js';
-import type { Column } from '../../../controls/grid-model.js';
+import { Grid } from '../../../controls/grid/grid.js';
+import type { Column } from '../../../controls/grid/grid-model.js';
 import { Amount } from '../../../figures/amount.js';
 import { unitWords } from '../../../figures/format.js';
 import { useStyle } from '../../../figures/use-style.js';

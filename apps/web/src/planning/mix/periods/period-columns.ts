@@ -1,6 +1,6 @@
 import type { StoredRow } from '@nuvar/book';
-import type { GridWriter, InputColumn } from '../../../controls/grid-model.js';
-import { readBetween } from '../../../controls/number-between.js';
+import type { GridWriter, InputColumn } from '../../../controls/grid/grid-model.js';
+import { readBetween } from '../../../controls/grid/number-between.js';
 import { typedText } from '../../../figures/format.js';
 import { type InPeriod, rowInPeriod, writeInPeriod } from './write-in-period.js';
 
