@@ -13,7 +13,6 @@ import { RowField } from '../../controls/fields/row-field.js';
 import { nameOfMixProduct, productColumns, productsWriter } from './mix-rows.js';
 
 type Total = StoredRow<'mixTotal'>;
-const RULE_WORDS = Object.fromEntries(MIX_TOTAL_RULES.map((each) => [each, each]));
 
 /** The products of a plan with what each leaves, its limits, and the limits on several of them together. */
 export function MixLimits({ planId }: { readonly planId: string }) {
@@ -56,7 +55,7 @@ function Totals({ planId }: { readonly planId: string }) {
   const columns = useMemo(
     () => [
       fieldColumn<Total>('mixTotal', 'name', locale, { placeholder: 'Tableware on the stall' }),
-      fieldColumn<Total>('mixTotal', 'rule', locale, { words: RULE_WORDS }),
+      fieldColumn<Total>('mixTotal', 'rule', locale),
       fieldColumn<Total>('mixTotal', 'units', locale),
       fieldColumn<Total>('mixTotal', 'measure', locale, { header: 'of', words: MEASURE_WORDS }),
     ],

@@ -12,8 +12,6 @@ export type MixProductRow = StoredRow<'mixProduct'>;
 export type MixResourceRow = StoredRow<'mixResource'>;
 type Named = { readonly id: string; readonly name: string };
 
-const COUNT_WORDS = Object.fromEntries(MIX_COUNTS.map((each) => [each, each]));
-const SET_UP_WORDS = Object.fromEntries(MIX_SET_UPS.map((each) => [each, each]));
 
 /** How a product of a plan is called. */
 export function nameOfMixProduct({ productId, channelId, name }: MixProductRow): string {
@@ -96,8 +94,8 @@ export function productColumns(
       field('maximum'),
       field('agreed'),
       field('lot'),
-      field('countedIn', undefined, COUNT_WORDS),
-      field('setUp', undefined, SET_UP_WORDS),
+      field('countedIn'),
+      field('setUp'),
       field('setUpCost', 'Set-up cost'),
     ],
     more: [
