@@ -1,5 +1,5 @@
 import type { StoredRow } from '@nuvar/book';
-import { MIX_TOTAL_RULES, newId } from '@nuvar/book';
+import { newId } from '@nuvar/book';
 import { useMemo, useState } from 'react';
 import { model } from '../../book/model.js';
 import { createOf, nextPosition } from '../../book/operations.js';

@@ -1,4 +1,4 @@
-import { MIX_COUNTS, MIX_SET_UPS, nameKey, newId, type Kind, type Operation, type StoredRow } from '@nuvar/book';
+import { nameKey, newId, type Kind, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../../book/model.js';
 import { createOf, nextPosition, updateOf } from '../../book/operations.js';
 import { fieldColumn } from '../../controls/grid/field-column.js';
