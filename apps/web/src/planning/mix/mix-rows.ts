@@ -12,7 +12,6 @@ export type MixProductRow = StoredRow<'mixProduct'>;
 export type MixResourceRow = StoredRow<'mixResource'>;
 type Named = { readonly id: string; readonly name: string };
 
-
 /** How a product of a plan is called. */
 export function nameOfMixProduct({ productId, channelId, name }: MixProductRow): string {
   const of = productId === null ? name : (model.rows.row('product', productId)?.name ?? '');
