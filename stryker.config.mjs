@@ -9,6 +9,8 @@ export default {
   plugins: ['@stryker-mutator/vitest-runner'],
   vitest: { configFile: 'vitest.mutate.config.ts', related: false },
   coverageAnalysis: 'perTest',
+  // What counts only as a file is loaded asks for all tests again, each time.
+  ignoreStatic: true,
   concurrency: 2,
   timeoutMS: 60_000,
   reporters: ['clear-text', 'progress'],
