@@ -2,6 +2,8 @@ import type { StoredRow } from '@nuvar/book';
 import type { DecisionView, HoursWorth, MixModel } from '@nuvar/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { usePlaceHref } from '../book/place.js';
+import { ScreenLink } from '../figures/screen-link.js';
 import { updateOf } from '../book/operations.js';
 import { useEdit, useMayEdit, useRow, useSettings } from '../book/use-book.js';
 import { useView } from '../engine/use-view.js';
@@ -27,14 +29,17 @@ export function HoursInPlan({ decision, inPlan: { planId, hours, resourceId, are
   const model = useView('mixModel', planId)?.model;
   const at = model?.resources.findIndex(({ id }) => id === resourceId) ?? -1;
   const worth = useWorth(model, at, (areTaken ? -1 : 1) * Number(hours.amount ?? 0));
+  const hrefOf = usePlaceHref();
   if (plan === undefined) return null;
   if (model !== undefined && at < 0)
     return (
       <p>
-        <Link to={`/plan/mix/${planId}?side=limits`} className="link">
+        <Link to={hrefOf({ kind: 'mixPlan', id: planId, field: 'resources' })} className="link">
           {plan.name}
         </Link>{' '}
-        does not count this resource, so it does not say what an hour of it earns.
+        {model.isInPeriods
+          ? 'has several periods, and an hour earns something else in each of them: choose a plan of one.'
+          : 'does not count this resource, so it does not say what an hour of it earns.'}
       </p>
     );
   if (worth === null) return <p className="text-soft">Working out what an hour earns in {plan.name}…</p>;
@@ -42,9 +47,9 @@ export function HoursInPlan({ decision, inPlan: { planId, hours, resourceId, are
   return (
     <p aria-live="polite">
       In the best mix of{' '}
-      <Link to={`/plan/mix/${planId}`} className="link">
+      <ScreenLink to="mix" row={planId}>
         {plan.name}
-      </Link>
+      </ScreenLink>
       , {areTaken ? 'taking' : 'freeing'} <Amount figure={hours} digits={2} /> h {areTaken ? 'loses' : 'earns'}{' '}
       <Money of={worth.perHour} /> an hour. <TakeOver decision={decision} perHour={worth.perHour} />
     </p>
