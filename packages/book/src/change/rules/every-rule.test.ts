@@ -56,6 +56,22 @@ describe('a rule of mixes and decisions', () => {
     expect(codesOf(mixOf, (made) => [create(kind, row(made))])).toEqual([code]);
   });
 
+  it.each([
+    ['mixResource.name', 'mixResource', ({ planId }: Made) => ({ planId })],
+    ['mixProduct.productId', 'mixProduct', ({ planId }: Made) => ({ planId })],
+    ['mixProduct.maximum', 'mixProduct', ({ planId }: Made) => ({ planId, name: 'Jug', minimum: '5', maximum: '4' })],
+    ['mixUse.mixProductId', 'mixUse', (made: Made) => ({ mixProductId: made.productId, resourceId: made.elsewhere })],
+  ] as const)('is told at its field: %s', (place, kind, row) => {
+    const book = bookBuilder();
+    book.add('settings', { name: 'Shop' });
+    const made = mixOf(book);
+    const operation = create(kind, row(made));
+    const applied = applyChange(rowsOfFile(book.file()), { id: newId(), operations: [operation] });
+    const [problem] = applied.ok ? [] : applied.problems;
+    expect(`${problem?.kind}.${problem?.field}`).toBe(place);
+    expect(problem?.rowId).toBe(operation.action === 'create' ? operation.row.id : '');
+  });
+
   it('is kept by what is just within it', () => {
     const within = (kind: Kind, row: (made: Made) => object) => codesOf(mixOf, (made) => [create(kind, row(made))]);
     expect(within('mixProduct', ({ planId }) => ({ planId, name: 'Jug', minimum: '5', maximum: '5' }))).toEqual([]);
