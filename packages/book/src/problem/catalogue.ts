@@ -47,6 +47,7 @@ export const PROBLEMS = {
   'more-back-than-there-was': [422, 'Of {quantity} that were {what}, {back} would come back. No more can.'],
   'credit-above-receipt': [422, 'The credits on this receipt would be more than the {cost} that it cost.'],
   'movement-of-another': [422, 'A movement belongs to {what} of the same material that is dated on or before it.'],
+  'received-of-another-line': [422, 'Goods are received on a line of their own material.'],
   'received-before-ordered': [
     422,
     '{shipment} is still an estimate. Mark it as ordered before its goods are received.',

@@ -169,7 +169,7 @@ describe('a movement', () => {
     [
       'soap of a line of clay',
       ({ soap, lineId }) => ({ type: 'receipt', materialId: soap, unit: 'each', lineId, cost: '9', ofLine: '1' }),
-      ['stockMovement.lineId: A movement belongs to a line of the same material that is dated on or before it.'],
+      ['stockMovement.lineId: Goods are received on a line of their own material.'],
     ],
     [
       'more than the line has',
@@ -180,6 +180,24 @@ describe('a movement', () => {
     ],
   ])('%s', (_what, fields, sentences) => {
     expect(saidOf(fields)).toEqual(sentences);
+  });
+
+  it('of goods on a line of another material is refused by a code of its own', () => {
+    const of = ledger();
+    const row = {
+      id: newId(),
+      materialId: of.soap,
+      unit: 'each',
+      lineId: of.lineId,
+      date: '2026-10-04',
+      type: 'receipt',
+    };
+    const fields = { ...row, quantity: '1', ofLine: '1', cost: '9' };
+    const applied = applyChange(of.rows, {
+      id: newId(),
+      operations: [{ action: 'create', kind: 'stockMovement', row: fields }],
+    });
+    expect(applied.ok ? [] : applied.problems.map(({ code }) => code)).toEqual(['received-of-another-line']);
   });
 
   it('of a line are together no more than it, however they come', () => {

@@ -132,8 +132,7 @@ export const receiptsFit: RowRule<'stockMovement' | 'shipmentLine'> = {
 
 function receiptProblems(movement: Movement, line: RowOf<'shipmentLine'>, shipment: RowOf<'shipment'>): Problem[] {
   const at = (field: string) => ({ kind: 'stockMovement' as const, rowId: movement.id, field });
-  if (line.materialId !== movement.materialId)
-    return [problem('movement-of-another', { ...at('lineId'), values: { what: 'a line' } })];
+  if (line.materialId !== movement.materialId) return [problem('received-of-another-line', at('lineId'))];
   const values = { shipment: shipment.name };
   if (shipment.state === 'estimate') return [problem('received-before-ordered', { ...at('date'), values })];
   return movement.date < shipment.date ? [problem('received-before-its-date', { ...at('date'), values })] : [];
