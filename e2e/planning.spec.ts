@@ -176,7 +176,7 @@ test('a mix of products that are in no book is typed, solved, contradicted and m
   // A loaf more than there is: said in words, and in the stock.
   await schedule.getByLabel('Saturday, Bread, sold').fill('93');
   await schedule.getByLabel('Saturday, Bread, sold').press('Enter');
-  await expect(plan).toContainText('Bread, Saturday: 1 pieces more sold than there are.');
+  await expect(plan).toContainText('Bread, Saturday: 1 piece more sold than there are.');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(schedule.getByLabel('Saturday, Bread, sold')).toHaveValue('92');
 

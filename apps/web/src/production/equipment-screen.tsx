@@ -55,7 +55,7 @@ export function EquipmentScreen() {
       own('powerKilowatts'),
       own('loadPercent'),
       own('purchasePrice', `Price, ${currency}`),
-      own('residualValue', `Resale value, ${currency}`),
+      own('residualValue', `Renet proceeds, ${currency}`),
       own('lifeHours', 'Life, hours'),
       { ...own('lifeYears', 'or years'), applies: (row) => row?.lifeHours == null },
       own('hoursPerYear'),

@@ -170,8 +170,8 @@ export class MixProduct extends Row {
   @DecimalText({ label: 'Storage, per unit and period', from: '0', to: '1000000000' })
   storageCost = '0';
 
-  /** What is made in a period is sold in it, or in so many more; without end where empty. */
-  @WholeNumber({ label: 'Keeps, periods', from: 0, to: 1000, nullable: true })
+  /** What is made in a period is sold in it, or in so many more; no limit where empty. */
+  @WholeNumber({ label: 'Shelf life, periods', from: 0, to: 1000, nullable: true })
   keepsFor: number | null = null;
 }
 

@@ -19,7 +19,7 @@ export class Equipment extends Row {
   purchasePrice: string | null = null;
 
   /** What it is still worth at the end of its life. */
-  @DecimalText({ label: 'Resale value', from: '0', to: '1000000000' })
+  @DecimalText({ label: 'Renet proceeds', from: '0', to: '1000000000' })
   residualValue = '0';
 
   @DecimalText({ label: 'Life in hours', above: '0', to: '10000000', nullable: true })

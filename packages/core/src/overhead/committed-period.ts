@@ -124,7 +124,7 @@ export function wearOfAMonth(sheet: Sheet, row: RowOf<'equipment'>): Figure[] {
   if (!wearsByYears(row) || row.purchasePrice === null) return [];
   const named = (name: string) => ({ name, subject: row.name });
   const price = sheet.input('equipment', row, 'purchasePrice', { ...named('Purchase price'), unit: money(sheet) });
-  const residual = sheet.input('equipment', row, 'residualValue', { ...named('Resale value'), unit: money(sheet) });
+  const residual = sheet.input('equipment', row, 'residualValue', { ...named('Renet proceeds'), unit: money(sheet) });
   const years = sheet.input('equipment', row, 'lifeYears', { ...named('Life'), unit: YEAR });
   const months = multiplied(named('Months of its life'), years, MONTHS_A_YEAR);
   return [quotient(named('Wear a month'), difference(named('Lost over its life'), price, residual), months)];

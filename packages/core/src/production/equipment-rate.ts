@@ -132,7 +132,7 @@ function wear(sheet: Sheet, row: RowOf<'equipment'>): Figure | null {
     whenEmpty: (place) => productionGap('no-purchase-price', place, { subject }),
   });
   const residual = sheet.input('equipment', row, 'residualValue', {
-    name: 'Resale value',
+    name: 'Renet proceeds',
     subject,
     unit: money(sheet),
   });

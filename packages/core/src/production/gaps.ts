@@ -28,7 +28,7 @@ export const PRODUCTION_GAPS = defineGaps({
       '{output} is in {unit} and cannot be added to {otherUnit}, so {subject} cannot be split by quantity',
     'joint-basis-of-zero': 'the basis by which {subject} is split is zero',
     'joint-unit-of-product': '{output} comes out in {unit}, and {product} is counted by the {otherUnit}',
-    'residual-above-price': 'the resale value of {subject} is above its purchase price',
+    'residual-above-price': 'the renet proceeds of {subject} is above its purchase price',
     'no-machine': 'no equipment chosen yet for {subject}',
     'no-run-size': 'no hours or space yet for {subject}',
     'no-use-amount': 'no time or space yet on {machine} for {subject}',

@@ -58,7 +58,7 @@ export const LOOSE_END_TITLES: Readonly<Record<string, string>> = {
   'no-equipment-cost': 'Equipment without a cost',
   'no-purchase-price': 'Equipment without a purchase price',
   'no-life': 'Equipment without a life in hours',
-  'residual-above-price': 'Equipment with a resale value above its price',
+  'residual-above-price': 'Equipment with a renet proceeds above its price',
   'no-machine': 'Equipment uses without a machine',
   'no-run-size': 'Shared loads without hours or space',
   'no-use-amount': 'Equipment uses without time or space',

@@ -36,7 +36,7 @@ export const MIX_OUTCOME_WORDS = [
   ['contribution', 'Contribution'],
   ['setUps', 'Set-ups'],
   ['extra', 'Extra above its normal price'],
-  ['holding', 'Holding of stock'],
+  ['holding', 'Stock holding cost'],
   ['profit', 'Left after set-ups and extra'],
   ['operatingProfit', 'Left after fixed costs too'],
   ['revenue', 'Net revenue'],
@@ -50,6 +50,10 @@ const MANY: Readonly<Record<string, string>> = { each: 'pieces', place: 'places'
 export const oneInWords = (unit: string): string => ONE[unit] ?? unit;
 /** Many of a unit in words: "h", "places", "kg". */
 export const manyInWords = (unit: string): string => MANY[unit] ?? unit;
+
+/** So many of a unit in words: "1 piece", "3.5 h". */
+const counted = (many: number, unit: string, amount: MixWriting['amount']): string =>
+  `${amount(many)} ${many === 1 && unit === 'each' ? oneInWords(unit) : manyInWords(unit)}`;
 
 /** Names in a sentence: "bowls, mugs and platters". */
 export function listed(names: readonly string[]): string {
@@ -71,7 +75,7 @@ const MOST_NAMED = 6;
 /** What is wrong with a schedule, after "5 pieces". */
 const FAULT_WORDS: Readonly<Record<MixScheduleFault['code'], string>> = {
   'not in stock': 'more sold than there are',
-  'too old': 'older than it keeps',
+  'too old': 'past their shelf life',
   'too little at the end': 'too few in stock at the end',
   'below the demand': 'fewer sold than asked for',
   'above the demand': 'more sold than asked for',
@@ -85,14 +89,13 @@ export function shortageWords(
 ): string {
   const broken = [
     ...(schedule?.faults ?? []).slice(0, MOST_NAMED).map(({ code, name, unit, by }) => {
-      return `${name}: ${amount(Number(by))} ${manyInWords(unit)} ${FAULT_WORDS[code]}.`;
+      return `${name}: ${counted(Number(by), unit, amount)} ${FAULT_WORDS[code]}.`;
     }),
     ...totals.filter(({ isBroken }) => isBroken).map(({ name }) => `"${name}" does not hold.`),
   ];
   const tightest = first === null ? undefined : resources[first];
   if (tightest === undefined) return broken.join(' ');
-  const lacking = (each: typeof tightest) =>
-    `${amount(Number(each.short.amount ?? 0))} ${manyInWords(each.unit)} short.`;
+  const lacking = (each: typeof tightest) => `${counted(Number(each.short.amount ?? 0), each.unit, amount)} short.`;
   if (!tightest.isShort)
     return [
       `${fits ? 'It fits. ' : ''}${tightest.name} is the tightest: ${amount(tightest.filled ?? 0)} % is used.`,

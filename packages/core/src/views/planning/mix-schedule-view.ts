@@ -92,7 +92,7 @@ export interface MixScheduleView {
 
 /** What making a unit of a line costs, and what selling it brings; the id is that of the line. */
 export const mixStockTermsView = (evaluation: Evaluation, id: string) =>
-  shownAll(evaluation, mixStockTerms, id, ['makingCost', 'saleValue', 'opening', 'closing']);
+  shownAll(evaluation, mixStockTerms, id, ['makingCost', 'netProceeds', 'opening', 'closing']);
 
 const WORDS: Readonly<Record<MixSlot['of'], string>> = {
   quantity: '',

@@ -1,6 +1,15 @@
 import type { RowOf } from '@nuvar/book';
-import { constant, difference, type Figure, multiplied, percentOf, quotient, sum } from '../../../figure/index.js';
-import { NUMBER, PERCENT } from '../../../quantity/index.js';
+import {
+  constant,
+  difference,
+  type Figure,
+  multiplied,
+  ofMissingRow,
+  percentOf,
+  quotient,
+  sum,
+} from '../../../figure/index.js';
+import { NUMBER, PERCENT, unit } from '../../../quantity/index.js';
 import { type Calculation, MONTH, money, type Sheet } from '../../../sheet/index.js';
 import { mixMakingCost, mixProductTerms, nameInMix, outputInMix } from '../mix-product.js';
 import { mixResourceTerms, nameOfResource } from '../mix-resource.js';
@@ -12,7 +21,7 @@ export interface MixStockTerms {
   /** What changes with making a unit. */
   readonly makingCost: Figure;
   /** What selling a unit brings: what it leaves, and what making it has cost. */
-  readonly saleValue: Figure;
+  readonly netProceeds: Figure;
   /** What changes with selling a unit that is made: fees, postage and packing. */
   readonly sellingCost: Figure;
   readonly opening: Figure;
@@ -22,7 +31,7 @@ export interface MixStockTerms {
 
 /**
  * The terms of a line of a mix plan of several periods; the id is that of the line. Cost is charged when a unit is made, and what
- * it leaves is taken when it is sold: sale value = contribution + making cost, so that both together are its contribution. The
+ * it leaves is taken when it is sold: net proceeds = contribution + making cost, so that both together are its contribution. The
  * making cost and the stock of a product in several channels are those of the line that says its set-up. Stock at the end is at
  * least the opening stock where nothing is typed.
  */
@@ -30,7 +39,7 @@ export const mixStockTerms: Calculation<MixStockTerms> = {
   name: 'mixStockTerms',
   meanings: {
     makingCost: 'What changes with making one unit, without what selling it costs.',
-    saleValue: 'What selling one unit brings after fees and postage: its contribution and what making it has cost.',
+    netProceeds: 'What selling one unit brings after fees and postage: its contribution and what making it has cost.',
     sellingCost: 'What changes with selling one unit that is made.',
     opening: 'How much of it there is before the first period.',
     closing: 'How much of it there must be after the last period.',
@@ -43,7 +52,7 @@ export const mixStockTerms: Calculation<MixStockTerms> = {
     const subject = row === undefined ? '' : nameInMix(sheet, row);
     const terms = {
       makingCost,
-      saleValue: sum({ name: 'Sale value', subject }, contribution.unit, [contribution, makingCost]),
+      netProceeds: sum({ name: 'Net proceeds', subject }, contribution.unit, [contribution, makingCost]),
       sellingCost: difference({ name: 'Selling cost', subject }, variableCost, makingCost),
     };
     if (head === undefined) return { ...terms, opening: NONE, closing: NONE };
@@ -75,31 +84,32 @@ export const mixHolding: Calculation<{ readonly perUnit: Figure }> = {
     const line = sheet.row('mixProduct', rowId);
     if (line !== undefined) {
       const subject = nameInMix(sheet, { ...line, channelId: null });
-      const unit = money(sheet).per(outputInMix(sheet, line));
-      const storage = sheet.input('mixProduct', line, 'storageCost', { name: 'Storage', subject, unit });
+      const perUnit = money(sheet).per(outputInMix(sheet, line));
+      const storage = sheet.input('mixProduct', line, 'storageCost', { name: 'Storage', subject, unit: perUnit });
       const interest = interestOn(sheet, line.planId, periodId, sheet.read(mixStockTerms, rowId).makingCost, subject);
-      return { perUnit: sum({ name: 'Holding cost', subject }, unit, [storage, interest]) };
+      return { perUnit: sum({ name: 'Holding cost', subject }, perUnit, [storage, ...interest]) };
     }
     const component = sheet.row('mixResource', rowId);
-    const price = componentPrice(sheet, component);
+    const price = component === undefined ? null : componentPrice(sheet, component);
     if (component === undefined || price === null)
-      return { perUnit: constant('Holding cost', '0', money(sheet), 'gone') };
-    return { perUnit: interestOn(sheet, component.planId, periodId, price, nameOfResource(sheet, component)) };
+      return { perUnit: ofMissingRow({ name: 'Holding cost', unit: money(sheet).per(unit('each')) }, 'a mix plan') };
+    const subject = nameOfResource(sheet, component);
+    const interest = interestOn(sheet, component.planId, periodId, price, subject);
+    return { perUnit: sum({ name: 'Holding cost', subject }, price.unit, interest) };
   },
 };
 
 /** What changes with making a component of a plan, which the cost of each product that takes it holds; null where nothing does. */
-export const componentPrice = (sheet: Sheet, resource: RowOf<'mixResource'> | undefined): Figure | null =>
-  resource === undefined ? null : sheet.read(mixResourceTerms, resource.id).normalPrice;
+export const componentPrice = (sheet: Sheet, { id }: Pick<RowOf<'mixResource'>, 'id'>): Figure | null =>
+  sheet.read(mixResourceTerms, id).normalPrice;
 
-function interestOn(sheet: Sheet, planId: string, periodId: string, cost: Figure, subject: string): Figure {
+/** The interest on a unit for a period; none where none is charged, so that the length of the period need not be known then. */
+function interestOn(sheet: Sheet, planId: string, periodId: string, cost: Figure, subject: string): Figure[] {
   const plan = sheet.row('mixPlan', planId);
-  const leaf = { name: 'Interest a year', subject: plan?.name ?? '', unit: PERCENT };
-  const rate =
-    plan === undefined
-      ? constant('Interest', '0', PERCENT, 'gone')
-      : sheet.input('mixPlan', plan, 'interestPercent', leaf);
+  if (plan === undefined || plan.interestPercent === '0') return [];
+  const leaf = { name: 'Interest a year', subject: plan.name, unit: PERCENT };
+  const rate = sheet.input('mixPlan', plan, 'interestPercent', leaf);
   const part = quotient('Part of a year', sheet.read(mixPeriodLength, periodId).months, A_YEAR);
   const ofYear = percentOf({ name: 'Interest a year on a unit', subject }, rate, cost);
-  return multiplied({ name: 'Interest', subject }, ofYear, part);
+  return [multiplied({ name: 'Interest', subject }, ofYear, part)];
 }

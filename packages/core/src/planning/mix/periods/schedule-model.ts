@@ -132,13 +132,13 @@ function lineOf({ sheet, goal, periods, isKnown }: Writing, row: RowOf<'mixProdu
 function gainsOf(
   goal: MixGoal,
   revenue: Figure,
-  { saleValue, makingCost, sellingCost }: { [Of in 'saleValue' | 'makingCost' | 'sellingCost']: Figure },
+  { netProceeds, makingCost, sellingCost }: { [Of in 'netProceeds' | 'makingCost' | 'sellingCost']: Figure },
 ) {
   if (goal === 'units') return { figures: [], sold: 1, made: 0 };
   if (goal === 'revenue') return { figures: [revenue], sold: plain(revenue), made: 0 };
   if (goal === 'least cost')
     return { figures: [sellingCost, makingCost], sold: plain(sellingCost), made: plain(makingCost) };
-  return { figures: [saleValue, makingCost], sold: plain(saleValue), made: -plain(makingCost) };
+  return { figures: [netProceeds, makingCost], sold: plain(netProceeds), made: -plain(makingCost) };
 }
 
 /** By period: the sum from it to the last. */

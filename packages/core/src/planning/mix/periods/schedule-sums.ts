@@ -29,7 +29,7 @@ export const countedAsUnits = (quantity: Figure): Figure =>
   multiplied({ name: 'Units', subject: quantity.subject }, quantity, A_UNIT(quantity.unit));
 
 /**
- * What a plan of several periods adds up to: sale value of what is sold - making cost of what is made, a component when it is made
+ * What a plan of several periods adds up to: net proceeds of what is sold - making cost of what is made, a component when it is made
  * and not when it is taken; set-ups once for each period in which a product is made; holding on what is in stock at the end of
  * each period. Stock that was there before is sunk.
  */
@@ -54,9 +54,9 @@ export function scheduleSums(sheet: Sheet, planId: string, asked: AskedQuantitie
     ...componentsHeld(sheet, planId, asked),
   ]);
   const value = sum(
-    'Sale value',
+    'Net proceeds',
     amount,
-    times('Sale value', sold, (id) => terms(id).saleValue),
+    times('Net proceeds', sold, (id) => terms(id).netProceeds),
   );
   const selling = times('Selling cost', sold, (id) => terms(id).sellingCost);
   const revenue = times('Net revenue', sold, (id) => sheet.read(mixProductTerms, id).revenue);
