@@ -65,8 +65,8 @@ export function MixPeriods({ planId }: { readonly planId: string }) {
             </Fields>
           </div>
           <p className="mt-6 text-soft">
-            Where nothing is entered, the part of the plan that falls to the period is available; of what is kept over,
-            all of it at the beginning, and nothing comes in later.
+            Left empty, a period has its share of what the plan has, by its open days. Stock that is kept is all there
+            at the start, and nothing comes in later.
           </p>
           <Supply planId={planId} periods={periods} title="Available in each period" field="available" />
           <Supply planId={planId} periods={periods} title="Extra in each period, up to" field="extra" />
@@ -147,9 +147,9 @@ function Stock({ planId }: { readonly planId: string }) {
         pick: (terms) => terms.makingCost,
       }),
       field('openingStock'),
-      { ...field('closingStock'), emptyText: () => 'as before' },
+      { ...field('closingStock'), emptyText: () => 'as opening' },
       field('storageCost', `Storage per period, ${currency}`),
-      { ...field('keepsFor', 'Keeps, periods'), emptyText: () => 'all' },
+      { ...field('keepsFor'), emptyText: () => 'no limit' },
     ];
   }, [locale, currency]);
   if (rows.length === 0) return null;

@@ -36,7 +36,7 @@ export const mixStock: Calculation<MixStock> = {
     sold: 'How much of it is sold in the period, in all channels.',
     closing: 'How much of it is left when the period ends; below zero where more is sold than there is.',
     holding: 'What holding that costs: storage and interest.',
-    tooOld: 'How much of it was to be sold by now and is not.',
+    tooOld: 'How much of it is past its shelf life: it was to be sold by now and is not.',
     lacking: 'How much of it is missing at the end of the last period.',
   },
   work(sheet, id) {
@@ -75,7 +75,7 @@ export const mixStock: Calculation<MixStock> = {
       sold,
       closing,
       holding: multiplied({ name: 'Holding', subject }, held, sheet.read(mixHolding, of).perUnit),
-      tooOld: expires(row.keepsFor, at) ? above('Too old', closing, freshOf(row.keepsFor, at)) : nothing,
+      tooOld: expires(row.keepsFor, at) ? above('Past its shelf life', closing, freshOf(row.keepsFor, at)) : nothing,
       lacking: isLast ? above('Lacking', terms.closing, closing) : nothing,
     };
 

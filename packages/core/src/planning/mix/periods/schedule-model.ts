@@ -365,7 +365,7 @@ function addStock(
   };
   periods.forEach((_period, at) => {
     add('stock', 'in stock', at, opening - (at === periods.length - 1 ? closing : 0), 1, 0);
-    if (expires(row.keepsFor, at)) add('kept', 'to be sold while it keeps', at, 0 - opening, -1, row.keepsFor);
+    if (expires(row.keepsFor, at)) add('kept', 'to be sold within its shelf life', at, 0 - opening, -1, row.keepsFor);
   });
 }
 
