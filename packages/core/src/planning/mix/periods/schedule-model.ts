@@ -207,7 +207,10 @@ function addLine(writing: Writing, line: Line, lines: readonly Line[], component
   });
 }
 
-/** How much of a product could be sold from a period on, with what must be there at the end; null where nothing limits it. */
+/**
+ * How much of a product could be sold from a period on, with what must be there at the end; null where nothing limits it. To make
+ * more never pays: what making costs holds the normal price of all that it takes.
+ */
 function usefulFrom(
   { sheet, periods }: Writing,
   { headId, closing, step, lot }: Line,
@@ -221,7 +224,8 @@ function usefulFrom(
     total += Math.min(sum, most ?? Number.POSITIVE_INFINITY);
   }
   if (!Number.isFinite(total)) return null;
-  return Math.max(lot ?? 0, step === null ? total : Math.ceil(total / step - 1e-9) * step);
+  const needed = Math.max(lot ?? 0, total);
+  return step === null ? needed : Math.ceil(needed / step - 1e-9) * step;
 }
 
 function addComponent(writing: Writing, { row, name, costFrom }: Component, components: readonly Component[]): void {
