@@ -35,14 +35,17 @@ export class MixPlan extends Row {
   interestPercent = '0';
 }
 
-/** One of the periods of a mix plan, in the order of their position: what is not sold in one is in stock for the next. */
-export class MixPeriod extends Row {
+/** A part of a mix plan, at its place in a list. */
+class MixPart extends Row {
   @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
   planId!: string;
 
   @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
   position = 0;
+}
 
+/** One of the periods of a mix plan, in the order of their position: what is not sold in one is in stock for the next. */
+export class MixPeriod extends MixPart {
   @Name({ label: 'Name' })
   name!: string;
 
@@ -101,13 +104,7 @@ export const MIX_SET_UPS = ['in each batch', 'once in the plan'] as const;
 export type MixSetUp = (typeof MIX_SET_UPS)[number];
 
 /** A product in a mix plan, as it is sold in one channel, or one that is not in the book and typed. */
-export class MixProduct extends Row {
-  @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
-  planId!: string;
-
-  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
-  position = 0;
-
+export class MixProduct extends MixPart {
   @Reference('product', { label: 'Product', goesWithTarget: true, nullable: true })
   productId: string | null = null;
 
@@ -176,13 +173,7 @@ export class MixProduct extends Row {
 }
 
 /** What runs short in a mix plan: work, a machine, its space, a material, a component, or something of its own. */
-export class MixResource extends Row {
-  @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
-  planId!: string;
-
-  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
-  position = 0;
-
+export class MixResource extends MixPart {
   /** How it is called where it is of nothing in the book. */
   @Text({ label: 'Name' })
   name = '';
@@ -258,13 +249,7 @@ export const MIX_TOTAL_MEASURES = ['units', 'difference', 'share of all'] as con
 export type MixTotalMeasure = (typeof MIX_TOTAL_MEASURES)[number];
 
 /** A limit on the units of several products together, on how many more there are of some than of others, or on their share of all. */
-export class MixTotal extends Row {
-  @Reference('mixPlan', { label: 'Mix plan', goesWithTarget: true })
-  planId!: string;
-
-  @WholeNumber({ label: 'Position', from: 0, to: 1_000_000 })
-  position = 0;
-
+export class MixTotal extends MixPart {
   @Name({ label: 'Name' })
   name!: string;
 

@@ -23,17 +23,24 @@ export { subjectOf } from './periods/period-quantity.js';
 export { mixStock } from './periods/mix-stock.js';
 export { mixStockTerms } from './periods/mix-stock-terms.js';
 export { mixPeriodResource } from './periods/mix-period-resource.js';
-export { mixSlots, type MixSlot, triedInSlot } from './periods/mix-slots.js';
+export { mixSlots, type MixSlot, type PeriodSlot, slotId, triedInSlot } from './periods/mix-slots.js';
 export { isInPeriods, periodsOfMix } from './periods/mix-periods.js';
 export { madeResources, mixComponentUse } from './mix-component.js';
 export { mixOutcome, mixTotalOutcome } from './mix-outcome.js';
-export { madeOf, productsOfMix, resourcesOfMix, withQuantities } from './mix-quantities.js';
+export { headsOfMix, linesOfHead, madeOf, productsOfMix, resourcesOfMix, withQuantities } from './mix-quantities.js';
 export { mixResourceOutcome } from './mix-resource-outcome.js';
-export { mixLineName, mixProductTerms, type MixProductTerms, nameInMix, outputInMix } from './mix-product.js';
+export {
+  mixLineName,
+  mixProductTerms,
+  type MixProductTerms,
+  nameInMix,
+  outputInMix,
+  productNameInMix,
+} from './mix-product.js';
 export { mixRanking } from './mix-ranking.js';
 export { mixResourceTerms, nameOfResource, unitOfMixResource } from './mix-resource.js';
 export { readMixTable, type MixTable, type TableField, type TableProduct } from './mix-table.js';
-export { mixTakers } from './mix-takers.js';
+export { mixTakers, takersThatMake } from './mix-takers.js';
 export { mixUse } from './mix-use.js';
 export { isSetUpLeftOut, setUpHead } from './set-up-head.js';
 export { mixVolumes, type MixVolume } from './mix-volumes.js';

@@ -49,6 +49,9 @@ export function nameInMix(sheet: Sheet, row: Row): string {
   return channel === undefined ? name : `${name} (${channel})`;
 }
 
+/** How the product of a line is called, whatever the channel. */
+export const productNameInMix = (sheet: Sheet, row: Row): string => nameInMix(sheet, { ...row, channelId: null });
+
 /** How a line of a mix plan is called, by its id: a quantity that is tried does not move it. */
 export const mixLineName: Calculation<string> = {
   name: 'mixLineName',
@@ -161,7 +164,7 @@ export const mixMakingCost: Calculation<{ readonly perUnit: Figure }> = {
   work(sheet, id) {
     const row = sheet.row('mixProduct', id);
     if (row === undefined) return { perUnit: gone(sheet).variableCost };
-    const subject = nameInMix(sheet, { ...row, channelId: null });
+    const subject = productNameInMix(sheet, row);
     const perUnit = money(sheet).per(outputInMix(sheet, row));
     if (row.variableCost !== null)
       return {

@@ -4,12 +4,20 @@ import { isPositive } from '../../number/index.js';
 import type { Calculation, Sheet } from '../../sheet/index.js';
 import { nameInMix, outputInMix } from './mix-product.js';
 import { periodsOfMix } from './periods/mix-periods.js';
-import { headsMade } from './set-up-head.js';
+import { headsMade, setUpHead } from './set-up-head.js';
 import { type AskedQuantities, lineInPeriod } from './periods/period-quantity.js';
 
 /** The products of a mix plan in their order. */
 export const productsOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixProduct'>[] =>
   sheet.rowsOf('mixProduct', 'planId', planId);
+
+/** The lines by which the products of a mix plan are made: of a product in several channels the one that says its set-up. */
+export const headsOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixProduct'>[] =>
+  productsOfMix(sheet, planId).filter((line) => setUpHead(sheet, line) === line.id);
+
+/** The lines in which a product is sold, by the line by which it is made. */
+export const linesOfHead = (sheet: Sheet, { id, planId }: RowOf<'mixProduct'>): readonly RowOf<'mixProduct'>[] =>
+  productsOfMix(sheet, planId).filter((line) => setUpHead(sheet, line) === id);
 
 /** The resources of a mix plan in their order. */
 export const resourcesOfMix = (sheet: Sheet, planId: string): readonly RowOf<'mixResource'>[] =>

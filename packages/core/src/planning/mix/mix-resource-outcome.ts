@@ -71,10 +71,11 @@ export const mixResourceOutcome: Calculation<MixResourceOutcome> = {
   },
 };
 
-const nothingOf = ({ unit: counted }: Figure) => constant('Nothing', '0', counted, 'definition');
+/** None of it. */
+export const nothingOf = ({ unit: counted }: Figure) => constant('Nothing', '0', counted, 'definition');
 
 /** What is above, and never less than nothing. */
-const atLeastNothing = (name: string, subject: string, of: Figure): Figure =>
+export const atLeastNothing = (name: string, subject: string, of: Figure): Figure =>
   largest({ name, subject }, [of, nothingOf(of)], 'never less than nothing');
 
 const overOf = (subject: string, used: Figure, available: Figure): Figure =>

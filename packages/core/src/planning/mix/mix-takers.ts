@@ -1,6 +1,7 @@
 import type { Figure } from '../../figure/index.js';
-import type { Calculation } from '../../sheet/index.js';
+import type { Calculation, Sheet } from '../../sheet/index.js';
 import { mixUse } from './mix-use.js';
+import { setUpHead } from './set-up-head.js';
 
 /** A line of a plan that takes something of a resource, or of which that is not known. */
 export interface MixTaker {
@@ -23,3 +24,7 @@ export const mixTakers: Calculation<readonly MixTaker[]> = {
     });
   },
 };
+
+/** Those of them by which a product is made: what a product in several channels takes is told by one of its lines. */
+export const takersThatMake = (sheet: Sheet, resourceId: string): readonly MixTaker[] =>
+  sheet.read(mixTakers, resourceId).filter(({ lineId }) => setUpHead(sheet, { id: lineId }) === lineId);

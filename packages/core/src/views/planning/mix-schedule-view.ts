@@ -2,6 +2,8 @@ import type { RowOf } from '@nuvar/book';
 import type { Figure } from '../../figure/index.js';
 import { decimal, type Decimal, isPositive, ZERO } from '../../number/index.js';
 import {
+  headsOfMix,
+  linesOfHead,
   madeResources,
   mixComponentUse,
   mixLineName,
@@ -12,15 +14,16 @@ import {
   mixSlots,
   mixStock,
   mixStockTerms,
-  mixUse,
   nameInMix,
   nameOfResource,
   outputInMix,
   periodsOfMix,
-  productsOfMix,
   resourcesOfMix,
-  setUpHead,
+  productNameInMix,
+  slotId,
+  type PeriodSlot,
   subjectOf,
+  takersThatMake,
   triedInSlot,
   unitOfMixResource,
   withQuantities,
@@ -129,32 +132,28 @@ export function scheduleOf(
 ): { readonly schedule: MixScheduleView; readonly resources: readonly MixResourceView[] } {
   const { sheet } = evaluation;
   const slots = slotsOf(evaluation, planId);
+  const quantityOf = new Map(
+    slots.map(({ id, quantity }, at) => [id, quantities === null ? quantity : (quantities[at] ?? '0')]),
+  );
   const periods = periodsOfMix(sheet, planId).map((id) => ({ id, name: sheet.row('mixPeriod', id)?.name ?? '' }));
-  const inPeriods = (rowId: string, of: MixSlot['of']) =>
-    slots.flatMap((slot, index) =>
-      slot.rowId === rowId && slot.of === of ? [quantities === null ? slot.quantity : (quantities[index] ?? '0')] : [],
-    );
+  const inPeriods = (rowId: string, of: PeriodSlot) =>
+    periods.map(({ id }) => quantityOf.get(slotId(rowId, id, of)) ?? '0');
   const asked = (rowId: string, periodId: string) => withQuantities(`${rowId}.${periodId}`, quantities);
-  const lines = productsOfMix(sheet, planId);
-  const products = lines
-    .filter((line) => setUpHead(sheet, line) === line.id)
-    .map((head): MixStockView => {
-      const of = (member: 'opening' | 'closing' | 'holding') =>
-        periods.map(({ id }) => shown(evaluation, mixStock, asked(head.id, id), member));
-      return {
-        id: head.id,
-        name: nameInMix(sheet, { ...head, channelId: null }),
-        unit: outputInMix(sheet, head).text,
-        made: inPeriods(head.id, 'made'),
-        madeInAll: totalOf(inPeriods(head.id, 'made')),
-        opening: of('opening')[0] as FigureView,
-        closing: of('closing'),
-        holding: of('holding'),
-        lines: lines
-          .filter((line) => setUpHead(sheet, line) === head.id)
-          .map((line) => soldOf(evaluation, line, inPeriods(line.id, 'sold'))),
-      };
-    });
+  const products = headsOfMix(sheet, planId).map((head): MixStockView => {
+    const of = (member: 'opening' | 'closing' | 'holding') =>
+      periods.map(({ id }) => shown(evaluation, mixStock, asked(head.id, id), member));
+    return {
+      id: head.id,
+      name: productNameInMix(sheet, head),
+      unit: outputInMix(sheet, head).text,
+      made: inPeriods(head.id, 'made'),
+      madeInAll: totalOf(inPeriods(head.id, 'made')),
+      opening: of('opening')[0] as FigureView,
+      closing: of('closing'),
+      holding: of('holding'),
+      lines: linesOfHead(sheet, head).map((line) => soldOf(evaluation, line, inPeriods(line.id, 'sold'))),
+    };
+  });
   const components = madeResources(sheet, planId).map((row): MixComponentView => ({
     id: row.id,
     name: nameOfResource(sheet, row),
@@ -268,25 +267,23 @@ function sharesIn(
   madeIn: (rowId: string, of: 'made' | 'component') => Decimal,
 ): MixResourceView['shares'] {
   const { sheet } = evaluation;
-  const ofProducts = productsOfMix(sheet, planId)
-    .filter((line) => setUpHead(sheet, line) === line.id)
-    .map((line) => {
-      const { perUnit, forSetUp } = evaluation.read(mixUse, `${line.id}@${id}`);
-      const made = madeIn(line.id, 'made');
-      const setUp = isPositive(made) ? (forSetUp?.amount ?? ZERO) : ZERO;
-      return {
-        name: nameInMix(sheet, { ...line, channelId: null }),
-        amount: made.mul(perUnit.amount ?? ZERO).plus(setUp),
-      };
-    });
-  const ofComponents = madeResources(sheet, planId).map((component) => {
-    const perUnit = component.id === id ? null : evaluation.read(mixComponentUse, `${component.id}@${id}`).perUnit;
+  const ofProducts = takersThatMake(sheet, id).map(({ place, lineId, perUnit, forSetUp }) => {
+    const made = madeIn(lineId, 'made');
+    const setUp = isPositive(made) ? (forSetUp?.amount ?? ZERO) : ZERO;
+    const line = sheet.row('mixProduct', lineId);
     return {
-      name: nameOfResource(sheet, component),
-      amount: madeIn(component.id, 'component').mul(perUnit?.amount ?? ZERO),
+      name: line === undefined ? '' : productNameInMix(sheet, line),
+      amount: made.mul(perUnit.amount ?? ZERO).plus(setUp),
+      shade: place,
     };
   });
-  return [...ofProducts, ...ofComponents].flatMap(({ name, amount }, shade) =>
-    amount.isZero() ? [] : [{ name, amount: amount.toNumber(), shade }],
-  );
+  const lines = sheet.idsOf('mixProduct', 'planId', planId).length;
+  const ofComponents = madeResources(sheet, planId).map((component, index) => {
+    const perUnit = component.id === id ? null : evaluation.read(mixComponentUse, `${component.id}@${id}`).perUnit;
+    const amount = madeIn(component.id, 'component').mul(perUnit?.amount ?? ZERO);
+    return { name: nameOfResource(sheet, component), amount, shade: lines + index };
+  });
+  return [...ofProducts, ...ofComponents]
+    .filter(({ amount }) => !amount.isZero())
+    .map(({ name, amount, shade }) => ({ name, amount: amount.toNumber(), shade }));
 }

@@ -1,13 +1,12 @@
 import type { RowOf } from '@nuvar/book';
-import { constant, difference, type Figure, largest, multiplied, ofMissingRow, sum } from '../../../figure/index.js';
+import { difference, type Figure, multiplied, ofMissingRow, sum } from '../../../figure/index.js';
 import { unit } from '../../../quantity/index.js';
 import type { Calculation, Sheet } from '../../../sheet/index.js';
 import { madeResources, mixComponentUse } from '../mix-component.js';
-import { isMade, productsOfMix, quantitiesAsked } from '../mix-quantities.js';
-import { type MixResourceOutcome, supplyOutcome } from '../mix-resource-outcome.js';
+import { isMade, quantitiesAsked } from '../mix-quantities.js';
+import { atLeastNothing, type MixResourceOutcome, supplyOutcome } from '../mix-resource-outcome.js';
 import { nameOfResource, unitOfMixResource } from '../mix-resource.js';
-import { mixUse } from '../mix-use.js';
-import { setUpHead } from '../set-up-head.js';
+import { takersThatMake } from '../mix-takers.js';
 import { isKept, mixPeriodSupply } from './mix-period-supply.js';
 import { periodsOfMix } from './mix-periods.js';
 import { type AskedQuantities, componentInPeriod, lineInPeriod, subjectOf } from './period-quantity.js';
@@ -72,9 +71,6 @@ function leftBefore(sheet: Sheet, row: RowOf<'mixResource'>, periodId: string, i
   return [atLeastNothing('Left before', subjectOf(sheet, nameOfResource(sheet, row), last), left)];
 }
 
-const atLeastNothing = (name: string, subject: string, of: Figure) =>
-  largest({ name, subject }, [of, constant('Nothing', '0', of.unit, 'definition')], 'never less than nothing');
-
 /** What of the extra of something kept was not taken in the periods before. */
 function extraLeft(sheet: Sheet, row: RowOf<'mixResource'>, periodId: string, extra: Figure, id: string): Figure {
   const periods = periodsOfMix(sheet, row.planId);
@@ -102,8 +98,8 @@ export function takenByUnits(
     perUnit.amount?.isZero() === true || !isMade(quantity)
       ? []
       : [multiplied({ name: 'Used', subject: quantity.subject }, quantity, perUnit)];
-  const ofProducts = headsOf(sheet, row.planId).flatMap(({ id }) =>
-    taken(lineInPeriod(sheet, id, periodId, 'made', asked), sheet.read(mixUse, `${id}@${row.id}`).perUnit),
+  const ofProducts = takersThatMake(sheet, row.id).flatMap(({ lineId, perUnit }) =>
+    taken(lineInPeriod(sheet, lineId, periodId, 'made', asked), perUnit),
   );
   const ofComponents = madeResources(sheet, row.planId).flatMap(({ id }) =>
     id === row.id
@@ -114,12 +110,6 @@ export function takenByUnits(
 }
 
 const takenBySetUps = (sheet: Sheet, row: RowOf<'mixResource'>, periodId: string, asked: AskedQuantities): Figure[] =>
-  headsOf(sheet, row.planId).flatMap(({ id }) =>
-    isMade(lineInPeriod(sheet, id, periodId, 'made', asked))
-      ? (sheet.read(mixUse, `${id}@${row.id}`).forSetUp ?? [])
-      : [],
+  takersThatMake(sheet, row.id).flatMap(({ lineId, forSetUp }) =>
+    forSetUp !== null && isMade(lineInPeriod(sheet, lineId, periodId, 'made', asked)) ? [forSetUp] : [],
   );
-
-/** The lines by which the products of a plan are made. */
-const headsOf = (sheet: Sheet, planId: string) =>
-  productsOfMix(sheet, planId).filter((line) => setUpHead(sheet, line) === line.id);

@@ -17,9 +17,11 @@ export interface MixSlot {
   readonly periodId: string | null;
 }
 
+/** What there can be of in one period. */
+export type PeriodSlot = Exclude<MixSlot['of'], 'quantity'>;
+
 /** The id of a quantity of one period. */
-export const slotId = (rowId: string, periodId: string, of: Exclude<MixSlot['of'], 'quantity'>): string =>
-  `${rowId}.${periodId}.${of}`;
+export const slotId = (rowId: string, periodId: string, of: PeriodSlot): string => `${rowId}.${periodId}.${of}`;
 
 /** The quantities of a mix plan, by its id, in the order in which others than those tried by hand are asked for. */
 export const mixSlots: Calculation<readonly MixSlot[]> = {
@@ -29,7 +31,7 @@ export const mixSlots: Calculation<readonly MixSlot[]> = {
     const periods = periodsOfMix(sheet, planId);
     const lines = sheet.idsOf('mixProduct', 'planId', planId);
     if (periods.length === 0) return lines.map((id) => ({ id, of: 'quantity', rowId: id, periodId: null }));
-    const slotsOf = (rowId: string, of: 'sold' | 'made' | 'component') =>
+    const slotsOf = (rowId: string, of: PeriodSlot) =>
       periods.map((periodId): MixSlot => ({ id: slotId(rowId, periodId, of), of, rowId, periodId }));
     return [
       ...lines.flatMap((id) => [

@@ -11,7 +11,7 @@ import {
 } from '../../../figure/index.js';
 import { NUMBER, PERCENT, unit } from '../../../quantity/index.js';
 import { type Calculation, MONTH, money, type Sheet } from '../../../sheet/index.js';
-import { mixMakingCost, mixProductTerms, nameInMix, outputInMix } from '../mix-product.js';
+import { mixMakingCost, mixProductTerms, nameInMix, outputInMix, productNameInMix } from '../mix-product.js';
 import { mixResourceTerms, nameOfResource } from '../mix-resource.js';
 import { setUpHead } from '../set-up-head.js';
 import { mixPeriodLength } from './mix-periods.js';
@@ -56,7 +56,7 @@ export const mixStockTerms: Calculation<MixStockTerms> = {
       sellingCost: difference({ name: 'Selling cost', subject }, variableCost, makingCost),
     };
     if (head === undefined) return { ...terms, opening: NONE, closing: NONE };
-    const called = nameInMix(sheet, { ...head, channelId: null });
+    const called = productNameInMix(sheet, head);
     const stock = (field: 'openingStock' | 'closingStock', name: string) =>
       sheet.input('mixProduct', head, field, { name, subject: called, unit: outputInMix(sheet, head) });
     const opening = stock('openingStock', 'Opening stock');
@@ -83,7 +83,7 @@ export const mixHolding: Calculation<{ readonly perUnit: Figure }> = {
     const [rowId = '', periodId = ''] = id.split('.');
     const line = sheet.row('mixProduct', rowId);
     if (line !== undefined) {
-      const subject = nameInMix(sheet, { ...line, channelId: null });
+      const subject = productNameInMix(sheet, line);
       const perUnit = money(sheet).per(outputInMix(sheet, line));
       const storage = sheet.input('mixProduct', line, 'storageCost', { name: 'Storage', subject, unit: perUnit });
       const interest = interestOn(sheet, line.planId, periodId, sheet.read(mixStockTerms, rowId).makingCost, subject);

@@ -1,9 +1,9 @@
-import { constant, difference, type Figure, largest, multiplied, ofMissingRow, sum } from '../../../figure/index.js';
+import { difference, type Figure, multiplied, ofMissingRow, sum } from '../../../figure/index.js';
 import { unit } from '../../../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../../../sheet/index.js';
-import { nameInMix, outputInMix } from '../mix-product.js';
-import { productsOfMix, quantitiesAsked } from '../mix-quantities.js';
-import { setUpHead } from '../set-up-head.js';
+import { outputInMix, productNameInMix } from '../mix-product.js';
+import { linesOfHead, quantitiesAsked } from '../mix-quantities.js';
+import { atLeastNothing, nothingOf } from '../mix-resource-outcome.js';
 import { mixHolding, mixStockTerms } from './mix-stock-terms.js';
 import { periodsOfMix } from './mix-periods.js';
 import { lineInPeriod, subjectOf } from './period-quantity.js';
@@ -45,14 +45,14 @@ export const mixStock: Calculation<MixStock> = {
     const row = sheet.row('mixProduct', lineId);
     if (row === undefined) return gone(sheet);
     const counted = outputInMix(sheet, row);
-    const subject = subjectOf(sheet, nameInMix(sheet, { ...row, channelId: null }), periodId);
+    const subject = subjectOf(sheet, productNameInMix(sheet, row), periodId);
     const periods = periodsOfMix(sheet, row.planId);
     const at = periods.indexOf(periodId);
     const stockAt = (period: number) => sheet.read(mixStock, id.replace(periodId, periods[period] ?? ''));
     const terms = sheet.read(mixStockTerms, lineId);
     const opening = at <= 0 ? terms.opening : stockAt(at - 1).closing;
     const made = lineInPeriod(sheet, lineId, periodId, 'made', asked);
-    const lines = productsOfMix(sheet, row.planId).filter((line) => setUpHead(sheet, line) === lineId);
+    const lines = linesOfHead(sheet, row);
     const sold = sum(
       { name: 'Sold', subject },
       counted,
@@ -60,14 +60,9 @@ export const mixStock: Calculation<MixStock> = {
     );
     const there = sum({ name: 'There', subject }, counted, [opening, made]);
     const closing = difference({ name: 'Closing stock', subject }, there, sold);
-    const nothing = constant('Nothing', '0', counted, 'definition');
     const above = (name: string, all: Figure, limit: Figure) =>
-      largest(
-        { name, subject },
-        [difference({ name: `${name}, difference`, subject }, all, limit), nothing],
-        'never less than nothing',
-      );
-    const held = largest({ name: 'Held', subject }, [closing, nothing], 'never less than nothing');
+      atLeastNothing(name, subject, difference({ name: `${name}, difference`, subject }, all, limit));
+    const held = atLeastNothing('Held', subject, closing);
     const isLast = at === periods.length - 1;
     return {
       opening,
@@ -75,8 +70,10 @@ export const mixStock: Calculation<MixStock> = {
       sold,
       closing,
       holding: multiplied({ name: 'Holding', subject }, held, sheet.read(mixHolding, of).perUnit),
-      tooOld: expires(row.keepsFor, at) ? above('Past its shelf life', closing, freshOf(row.keepsFor, at)) : nothing,
-      lacking: isLast ? above('Lacking', terms.closing, closing) : nothing,
+      tooOld: expires(row.keepsFor, at)
+        ? above('Past its shelf life', closing, freshOf(row.keepsFor, at))
+        : nothingOf(closing),
+      lacking: isLast ? above('Lacking', terms.closing, closing) : nothingOf(closing),
     };
 
     /** What of the stock was made lately enough. */

@@ -2,8 +2,7 @@ import { constant, difference, type Figure, multiplied, sum } from '../../../fig
 import { money, OUTPUT, type Sheet } from '../../../sheet/index.js';
 import { madeResources } from '../mix-component.js';
 import { mixProductTerms } from '../mix-product.js';
-import { isMade, productsOfMix, resourcesOfMix, withQuantities } from '../mix-quantities.js';
-import { setUpHead } from '../set-up-head.js';
+import { headsOfMix, isMade, productsOfMix, resourcesOfMix, withQuantities } from '../mix-quantities.js';
 import { mixPeriodResource, takenByUnits } from './mix-period-resource.js';
 import { periodsOfMix } from './mix-periods.js';
 import { mixStock } from './mix-stock.js';
@@ -75,12 +74,9 @@ export function scheduleSums(sheet: Sheet, planId: string, asked: AskedQuantitie
   };
 }
 
-const headsOf = (sheet: Sheet, planId: string) =>
-  productsOfMix(sheet, planId).filter((line) => setUpHead(sheet, line) === line.id);
-
 /** What is made of the products of a plan, or sold of its lines, in each period in which anything is. */
 function quantitiesIn(sheet: Sheet, planId: string, of: 'made' | 'sold', asked: AskedQuantities) {
-  const lines = of === 'made' ? headsOf(sheet, planId) : productsOfMix(sheet, planId);
+  const lines = of === 'made' ? headsOfMix(sheet, planId) : productsOfMix(sheet, planId);
   return lines.flatMap(({ id }) =>
     periodsOfMix(sheet, planId).flatMap((periodId) => {
       const quantity = lineInPeriod(sheet, id, periodId, of, asked);
@@ -97,7 +93,7 @@ const extraInPeriods = (sheet: Sheet, planId: string, asked: AskedQuantities): F
   );
 
 const productsHeld = (sheet: Sheet, planId: string, asked: AskedQuantities): Figure[] =>
-  headsOf(sheet, planId).flatMap(({ id }) =>
+  headsOfMix(sheet, planId).flatMap(({ id }) =>
     periodsOfMix(sheet, planId).map(
       (periodId) => sheet.read(mixStock, withQuantities(`${id}.${periodId}`, asked)).holding,
     ),
