@@ -2,7 +2,8 @@ import { mixVolumes } from '../../planning/index.js';
 import { decisionView } from './decision-view.js';
 import { mixRankingView, mixUseView } from './mix-ranking-view.js';
 import { mixStockTermsView } from './mix-schedule-view.js';
-import { mixApartView, mixBesideView, mixModelView, mixOutcomeView, mixView } from './mix-view.js';
+import { mixModelView } from './mix-model-view.js';
+import { mixApartView, mixBesideView, mixOutcomeView, mixView } from './mix-view.js';
 import { view } from '../view.js';
 
 /** The views of planning, each with the kind of row whose id it is asked with. */

@@ -12,4 +12,4 @@ export type { ProductReason } from './product-reason.js';
 export { furthestRanking, rankedMixes, type RankedMix } from './ranked-mix.js';
 export { solveMix, type MixAnswer, type MixProgress, type MixStatus } from './solve-mix.js';
 export { gapOf } from './solved.js';
-export { limitsByProduct } from './program.js';
+export { limitsByProduct } from './product-limits.js';

@@ -1,7 +1,7 @@
 import type { MixModel, ModelProduct, ModelUse } from '../mix-model.js';
 import type { MixLimit } from './limits.js';
 import { brokenLimits, extraUsed, mixSums, withComponents } from './mix-sums.js';
-import { limitsByProduct } from './program.js';
+import { limitsByProduct } from './product-limits.js';
 
 /** What comes of making first what brings most for each unit of one resource. */
 export interface RankedMix {
