@@ -1,11 +1,18 @@
+import { basename } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
 /** The room whose tests are to notice: what is told by all tests of book and core takes minutes for each run. */
 const room = process.env.MUTATED_ROOM ?? 'packages/{book,core}/src';
+const views = `packages/core/src/views/${basename(room)}`;
 
-/** Its tests alone, each file by itself: a mutant is not to outlive its file. */
+/** Its tests and those of its views, in one worker a run: what they import is the longest part of a run. */
 export default defineConfig({
   resolve: { conditions: ['nuvar-source'] },
   ssr: { resolve: { conditions: ['nuvar-source'] } },
-  test: { include: [`${room}/**/*.test.ts`], testTimeout: 60_000 },
+  test: {
+    include: [`${room}/**/*.test.ts`, `${views}/**/*.test.ts`],
+    testTimeout: 60_000,
+    setupFiles: ['scripts/few-runs.mjs'],
+    isolate: false,
+  },
 });
