@@ -1,5 +1,6 @@
-import { constant, difference, type Figure, missing, quotient, sum } from '../figure/index.js';
+import { constant, difference, type Figure, missing, ofMissingRow, quotient, sum } from '../figure/index.js';
 import { compared, type Decimal, ONE, ZERO } from '../number/index.js';
+import { unit } from '../quantity/index.js';
 import { type Calculation, money, MONTH, type Sheet } from '../sheet/index.js';
 import { isOfCategory } from './dispatch/packing.js';
 import { periodRules } from './fees/period-fees.js';
@@ -21,6 +22,9 @@ export interface ChannelComparison {
   readonly priceAtSwitch: Figure;
 }
 
+const UNITS_AT_SWITCH = 'Units a month at which the order turns';
+const PRICE_AT_SWITCH = 'Price at which the order turns';
+
 /**
  * The same product in two channels; the id is "point@point". Difference = contribution of a unit in the first less that in the
  * second. Units at which the order turns = fees a month of the first less those of the second / contribution of a unit in the
@@ -37,22 +41,24 @@ export const channelComparison: Calculation<ChannelComparison> = {
   work(sheet, id) {
     const [oneId = '', otherId = ''] = id.split('@');
     const [one, other] = [sheet.read(setPrice, oneId), sheet.read(setPrice, otherId)];
-    const called = (name: string) => ({ name, subject: one.sold?.product.name ?? '' });
+    const called = (name: string) => ({ name, subject: (one.sold ?? other.sold)?.product.name ?? '' });
+    if (one.sold === null || other.sold === null) {
+      const perUnit = money(sheet).per(unit('each'));
+      return {
+        difference: ofMissingRow({ ...called('Left more'), unit: perUnit }, 'the comparison'),
+        unitsAtSwitch: ofMissingRow({ ...called(UNITS_AT_SWITCH), unit: unit('each').per(MONTH) }, 'the comparison'),
+        priceAtSwitch: ofMissingRow({ ...called(PRICE_AT_SWITCH), unit: perUnit }, 'the comparison'),
+      };
+    }
     const more = difference(
       called('Left more'),
       sheet.read(pricePoint, oneId).contribution,
       sheet.read(pricePoint, otherId).contribution,
     );
-    if (one.sold === null || other.sold === null) return { difference: more, unitsAtSwitch: more, priceAtSwitch: more };
     return {
       difference: more,
-      unitsAtSwitch: unitsAtSwitch(
-        sheet,
-        [one, oneId],
-        [other, otherId],
-        called('Units a month at which the order turns'),
-      ),
-      priceAtSwitch: priceAtSwitch(sheet, one, other, called('Price at which the order turns')),
+      unitsAtSwitch: unitsAtSwitch(sheet, [one, oneId], [other, otherId], called(UNITS_AT_SWITCH)),
+      priceAtSwitch: priceAtSwitch(sheet, one, other, called(PRICE_AT_SWITCH)),
     };
   },
 };

@@ -4,50 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { evaluate } from '../evaluate/index.js';
 import type { Evaluation } from '../sheet/index.js';
 import { DAY, demoRows, evaluated, rowsOf } from '../testing/evaluated.js';
-import { ASKED_WITH, isViewName, VIEWS, type ViewName } from './views.js';
-
-interface Shown {
-  readonly key: string;
-  readonly amount: string | null;
-}
-
-/** Every figure in a view that has a key. */
-function figuresIn(view: unknown): Shown[] {
-  if (typeof view !== 'object' || view === null) return [];
-  if ('key' in view && 'amount' in view) return view.key === '' ? [] : [view as Shown];
-  return Object.values(view).flatMap(figuresIn);
-}
-
-/** Views that compare are asked with two ids. */
-const askedAs = (name: ViewName, id: string, first: string, { sheet }: Evaluation) => {
-  if (name === 'bottleneck') return `${id}@paid`;
-  if (name === 'driverUse') return `${id}@batches`;
-  if (name === 'mixOutcome') return `${id}@1|2|0|0.5`;
-  if (name === 'mixBeside') return `${id}@1|2|0|0.5@0|1|1|2`;
-  if (name === 'mixApart') return `${id}@${first}`;
-  if (name === 'mixUse') return `${id}@${sheet.all('mixResource')[0]?.id ?? ''}`;
-  if (name === 'profit') return '2026-12-01';
-  if (name === 'against') return `${id}@${first}`;
-  if (name === 'comparedShipments') return `${first},${id}`;
-  return name === 'landedSales' ? `${id}@${sheet.all('channel')[0]?.id ?? ''}` : id;
-};
-
-const TRIES: ReadonlySet<string> = new Set([
-  ...['sensitivity', 'targetCost', 'chance', 'comingFees'],
-  ...['saleLeft', 'discounts', 'productSales', 'bottleneck', 'sameResult'],
-]);
-
-function everyFigure(evaluation: Evaluation): Shown[] {
-  const { sheet } = evaluation;
-  return Object.entries(ASKED_WITH).flatMap(([name, kind]) => {
-    if (!isViewName(name)) return [];
-    const all = kind === null ? ['book'] : sheet.all(kind).map(({ id }) => id);
-    // Those that try much out, or show much of each price, take long: two of them show the same keys as all.
-    const ids = TRIES.has(name) ? all.slice(0, 2) : all;
-    const [first = ''] = ids;
-    return ids.flatMap((id) => figuresIn(VIEWS[name](evaluation, askedAs(name, id, first, evaluation))));
-  });
-}
+import { everyFigure } from '../testing/every-figure.js';
+import { VIEWS } from './views.js';
 
 const opensWhatIsShown = (evaluation: Evaluation) => {
   const all = everyFigure(evaluation);
