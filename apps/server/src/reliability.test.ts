@@ -69,10 +69,7 @@ async function expectNothingLost(
   const client = new pg.Client(cluster.url);
   await client.connect();
   const journal: Entry[] = (
-    await client.query<Entry>(
-      `SELECT revision, change_id, ARRAY(SELECT jsonb_array_elements(writes) ->> 'id') AS ids FROM journal WHERE book_id = $1 ORDER BY revision`,
-      [bookId],
-    )
+    await client.query<Entry>(`SELECT revision, change_id FROM journal WHERE book_id = $1 ORDER BY revision`, [bookId])
   ).rows;
   await client.end();
   expect(journal.map(({ revision }) => revision)).toEqual(journal.map((_entry, index) => index + 1));

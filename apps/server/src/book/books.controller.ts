@@ -7,6 +7,7 @@ import {
   Header,
   HttpCode,
   Inject,
+  Param,
   Post,
   Query,
   Req,
@@ -144,5 +145,20 @@ export class BooksController {
     if (since !== undefined) return this.journal.since(id, wholeNumber(since, 0), MOST_ENTRIES);
     if (own === 'true') return this.journal.ownLatest(id, personId, LATEST_ENTRIES);
     return this.journal.before(id, wholeNumber(before, 1_000_000_000), LATEST_ENTRIES);
+  }
+
+  @Get('books/:id/changes/:revision/writes')
+  @Header('Content-Type', 'application/json')
+  @ApiOperation({
+    summary: 'A piece of what a change of many rows has written (`piece`: the `rest` of its entry), and the next one',
+  })
+  async writes(
+    @BookId() id: string,
+    @PersonId() personId: string,
+    @Param('revision') revision: string,
+    @Query('piece') piece?: string,
+  ): Promise<string> {
+    await this.membership.require(id, personId);
+    return this.journal.piece(id, wholeNumber(revision, 0), wholeNumber(piece, 0));
   }
 }

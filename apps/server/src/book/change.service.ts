@@ -20,6 +20,7 @@ import { membershipIn } from './membership.js';
 import { judgedOnDemand, readerOnDemand } from './reader-on-demand.js';
 import { rowsAsked } from './rows.js';
 import { refusalOfStorage } from './storage-refusal.js';
+import { keepPieces, piecesOf, type Piece } from './journal-pieces.js';
 import { keepStock } from '../purchasing/stock-ledger.js';
 import { keysOfNamesakes, storeWrites, type NameKeys } from './stored-writes.js';
 
@@ -112,13 +113,13 @@ async function carryOut(
   writes: readonly Write[],
   keys?: NameKeys,
 ): Promise<number> {
-  let told: string;
+  let pieces: Piece[];
   try {
     await storeWrites(manager, bookId, writes, keys);
     // While the database looks at the references of many rows, the text of the journal is made.
     const held = manager.query('SET CONSTRAINTS ALL IMMEDIATE');
     held.catch(() => undefined);
-    told = JSON.stringify(writes);
+    pieces = [...piecesOf(writes)];
     await held;
     await keepStock(manager, bookId, writes);
   } catch (error) {
@@ -127,10 +128,11 @@ async function carryOut(
     throw problems === null ? error : new ProblemError(problems);
   }
   await manager.query(
-    `INSERT INTO journal (book_id, revision, change_id, user_id, undoes, format, digest, writes)
+    `INSERT INTO journal (book_id, revision, change_id, user_id, undoes, format, digest, write_count)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [bookId, revision, change.id, userId, change.undoes ?? null, JOURNAL_FORMAT, digest, told],
+    [bookId, revision, change.id, userId, change.undoes ?? null, JOURNAL_FORMAT, digest, writes.length],
   );
+  await keepPieces(manager, bookId, revision, pieces);
   await manager.query('UPDATE books SET revision = $2 WHERE id = $1', [bookId, revision]);
   await manager.query(`SELECT pg_notify('book_changed', $1)`, [`${bookId} ${revision}`]);
   return revision;

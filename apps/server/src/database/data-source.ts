@@ -33,6 +33,7 @@ import { Sheets1766900000000 } from './migrations/1766900000000-sheets.js';
 import { LimitsOfMixes1767000000000 } from './migrations/1767000000000-limits-of-mixes.js';
 import { PeriodsOfMixes1767100000000 } from './migrations/1767100000000-periods-of-mixes.js';
 import { FoundByAllReferences1767200000000 } from './migrations/1767200000000-found-by-all-references.js';
+import { JournalInPieces1767300000000 } from './migrations/1767300000000-journal-in-pieces.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -69,6 +70,7 @@ const MIGRATIONS = [
   LimitsOfMixes1767000000000,
   PeriodsOfMixes1767100000000,
   FoundByAllReferences1767200000000,
+  JournalInPieces1767300000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -1,4 +1,4 @@
-import type { Role, Write } from '@nuvar/book';
+import type { Role } from '@nuvar/book';
 import { EntitySchema } from 'typeorm';
 
 export interface User {
@@ -70,7 +70,8 @@ export interface JournalEntry {
   format: number;
   /** SHA-256 of the operations as they were sent: the same id with other operations is refused. */
   digest: string;
-  writes: Write[];
+  /** How many rows it wrote; what it wrote stands in pieces (`journal_writes`). */
+  writeCount: number;
 }
 
 export const Journal = new EntitySchema<JournalEntry>({
@@ -85,6 +86,6 @@ export const Journal = new EntitySchema<JournalEntry>({
     undoes: { type: 'uuid', nullable: true },
     format: { type: 'integer' },
     digest: { type: 'text' },
-    writes: { type: 'jsonb' },
+    writeCount: { type: 'integer', name: 'write_count' },
   },
 });

@@ -57,6 +57,10 @@ function takeBack(stack: 'undo' | 'redo', done: string): AppThunk {
       dispatch(noticed({ sentence: stack === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.' }));
       return;
     }
+    if (entry.rest !== undefined) {
+      void dispatch(fetchWhole(entry, () => takeBack(stack, done)));
+      return;
+    }
     const operations = reverseOperations(entry.writes, model.rows);
     const problems = dispatch(make(operations, entry.changeId));
     if (problems.length === 0) {
@@ -73,6 +77,17 @@ function takeBack(stack: 'undo' | 'redo', done: string): AppThunk {
       dispatch(noticed({ sentence, question: { action: 'force', stack } }));
     } else {
       dispatch(noticed({ sentence: `That can no longer be undone. ${problems[0]?.sentence ?? ''}`, tone: 'problem' }));
+    }
+  };
+}
+
+/** Fetches the rest of what a change of many rows has written, and goes on. */
+function fetchWhole(entry: UndoEntry, goOn: () => AppThunk): AppThunk<Promise<void>> {
+  return async (dispatch) => {
+    if ((await sync.whole(entry)) !== null) dispatch(goOn());
+    else {
+      const sentence = `What “${entry.label}” has written could not be fetched from the server. Try again in a moment.`;
+      dispatch(noticed({ sentence, tone: 'problem' }));
     }
   };
 }

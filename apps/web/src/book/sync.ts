@@ -136,6 +136,22 @@ export const sync = {
     void work(current);
   },
 
+  /** A change of many rows with all that it wrote, as it has to be there to be taken back; null where the server is away. */
+  async whole(entry: UndoEntry): Promise<UndoEntry | null> {
+    const { rest, ...known } = entry;
+    if (rest === undefined) return entry;
+    if (current === null) return null;
+    const { bookId, handle } = current;
+    const answer = await transport.restOf(bookId, rest.revision, rest.piece);
+    if (!answer.ok) return null;
+    const { pending, undo, redo } = handle.getState().book;
+    learnLedger([{ writes: answer.value }], pending);
+    const whole = { ...known, writes: [...entry.writes, ...answer.value] };
+    const withWhole = (stack: readonly UndoEntry[]) => stack.map((each) => (each === entry ? whole : each));
+    handle.dispatch(bookActions.stacked({ undo: withWhole(undo), redo: withWhole(redo) }));
+    return whole;
+  },
+
   /** Tries again at once: after signing in again, or when the person asks for it. */
   retry(): void {
     if (current !== null) void work(current);
@@ -143,7 +159,7 @@ export const sync = {
 };
 
 /** What one could take back has to be there, also where it is of a ledger, which the snapshot does not hold. */
-function learnLedger(history: readonly HistoryEntry[], pending: readonly Change[]): void {
+function learnLedger(history: readonly Pick<HistoryEntry, 'writes'>[], pending: readonly Change[]): void {
   const latest = new Map<string, StoredRow<'stockMovement'> | null>();
   for (const { writes } of [...history].reverse())
     for (const { kind, id, after } of writes)

@@ -61,3 +61,18 @@ it('tells a refusal by its problems, and whatever else comes as no answer', asyn
   };
   expect(await transport.since('clay', 3)).toMatchObject({ ok: false, status: 0 });
 });
+
+it('puts a change of many rows together from its pieces, and tells where one of them does not come', async () => {
+  const write = (id: string) => ({ kind: 'material', id, before: null, after: null });
+  const entry = (revision: number, rest: number | null) => ({ revision, writes: [write(`${revision}-0`)], rest });
+  answer = (path) => {
+    if (path.includes('since')) return Response.json([entry(4, null), entry(5, 1)]);
+    const piece = Number(/piece=(\d+)/.exec(path)?.[1]);
+    return Response.json({ writes: [write(`5-${piece}`)], rest: piece < 3 ? piece + 1 : null });
+  };
+  const whole = await transport.since('clay', 3);
+  const ids = whole.ok ? whole.value.map(({ writes }) => writes.map(({ id }) => id)) : [];
+  expect(ids).toEqual([['4-0'], ['5-0', '5-1', '5-2', '5-3']]);
+  answer = (path) => (path.includes('since') ? Response.json([entry(5, 1)]) : refused(503, 'database-away'));
+  expect(await transport.since('clay', 3)).toMatchObject({ ok: false, status: 503 });
+});

@@ -1,4 +1,4 @@
-import type { Change, Problem, RowColumns, StoredRow, Role } from '@nuvar/book';
+import type { Change, Problem, RowColumns, StoredRow, Role, Write } from '@nuvar/book';
 import type { HistoryEntry } from '../state/api.js';
 
 export interface Snapshot {
@@ -96,5 +96,32 @@ export const transport = {
   /** The stock ledger of a material over a period, from the day on that it has to be gone through. */
   stockLedger: (bookId: string, materialId: string, from: string, to: string) =>
     ask<LedgerOfPeriod>(`/api/books/${bookId}/stock/${materialId}?from=${from}&to=${to}`),
-  since: (bookId: string, revision: number) => ask<HistoryEntry[]>(`/api/books/${bookId}/changes?since=${revision}`),
+  /** What others have written after a revision, or the first of it; entries come whole. */
+  async since(bookId: string, revision: number): Promise<Answer<HistoryEntry[]>> {
+    const answer = await ask<HistoryEntry[]>(`/api/books/${bookId}/changes?since=${revision}`);
+    if (!answer.ok) return answer;
+    const entries: HistoryEntry[] = [];
+    for (const entry of answer.value) {
+      if (entry.rest == null) entries.push(entry);
+      else {
+        const rest = await transport.restOf(bookId, entry.revision, entry.rest);
+        if (!rest.ok) return rest;
+        entries.push({ ...entry, writes: [...entry.writes, ...rest.value], rest: null });
+      }
+    }
+    return { ok: true, value: entries };
+  },
+  /** What a change of many rows has written from a piece on. */
+  async restOf(bookId: string, revision: number, from: number): Promise<Answer<Write[]>> {
+    const writes: Write[] = [];
+    for (let piece: number | null = from; piece !== null;) {
+      const answer: Answer<{ writes: Write[]; rest: number | null }> = await ask(
+        `/api/books/${bookId}/changes/${revision}/writes?piece=${piece}`,
+      );
+      if (!answer.ok) return answer;
+      writes.push(...answer.value.writes);
+      piece = answer.value.rest;
+    }
+    return { ok: true, value: writes };
+  },
 };

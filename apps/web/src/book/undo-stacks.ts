@@ -48,8 +48,10 @@ export function stacksFrom(history: readonly HistoryEntry[], personId: string, r
     .reverse()
     .filter((entry) => entry.userId === personId && entry.revision > 1)
     .reduce<UndoStacks>(
-      (stacks, { changeId, writes, undoes }) =>
-        stacked(stacks, { changeId, writes, label: labelOf(rows, writes) }, undoes),
+      (stacks, { changeId, writes, undoes, writeCount, revision, rest: piece }) => {
+        const rest = piece == null ? {} : { rest: { revision, piece } };
+        return stacked(stacks, { changeId, writes, label: labelOf(rows, writes, writeCount), ...rest }, undoes);
+      },
       { undo: [], redo: [] },
     );
 }

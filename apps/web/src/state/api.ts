@@ -37,6 +37,8 @@ export interface HistoryEntry {
   /** Where the history is told, no more than the first ones of them. */
   readonly writes: readonly Write[];
   readonly writeCount: number;
+  /** Where not all of them fit into the answer, the piece with which they go on. */
+  readonly rest?: number | null;
 }
 
 /** How far a document has come that the server makes. */

@@ -10,6 +10,8 @@ export interface UndoEntry {
   readonly changeId: string;
   readonly writes: readonly Write[];
   readonly label: string;
+  /** Of a change of many rows that was made before the page was opened: the piece with which its writes go on. */
+  readonly rest?: { readonly revision: number; readonly piece: number };
 }
 
 /** An edit that the server could not store, with what it did in one line and when it was set aside. */
