@@ -161,9 +161,10 @@ function estimatedOnTop(sheet: Sheet, parts: readonly LandedPart[], lineId: stri
     ...atCustoms(sheet, line, statedTypes(sheet, line.shipmentId), '@estimate'),
   ].filter(({ treatment }) => treatment === 'stock value');
   const estimates = inStock.map((part) =>
-    part.chargeId !== null && isBilled(part)
-      ? (sheet.read(chargeShares, `${part.chargeId}@estimate`)[lineId] ?? part.figure)
-      : part.figure,
+    // A charge without a bill is its own estimate.
+    part.chargeId === null
+      ? part.figure
+      : (sheet.read(chargeShares, `${part.chargeId}@estimate`)[lineId] ?? part.figure),
   );
   return sum({ name: 'Estimated on top', subject }, money(sheet), estimates);
 }

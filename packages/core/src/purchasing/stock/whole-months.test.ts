@@ -17,7 +17,7 @@ interface Step {
 
 interface Moved {
   readonly day: number;
-  readonly type: Step['type'];
+  readonly type: Step['type'] | 'count';
   readonly quantity: number;
   readonly cost: number;
   readonly of: number | null;
@@ -188,6 +188,30 @@ describe('periods of a stock ledger', () => {
     expect(amount(between(181, 211)?.[method].opening)).toBeCloseTo(12, 9);
     expect(amount(between(181, 211)?.[method].closing)).toBeCloseTo(14, 9);
     expect(amount(between(181, 211)?.[method].used)).toBeCloseTo(3, 9);
+  });
+
+  it('are what they were where a count finds what is there, and lose what it does not find', () => {
+    fc.assert(
+      fc.property(steps, fc.nat({ max: 20 }), (list, short) => {
+        const moved = possible(list);
+        const held = moved.reduce((sum, { type, quantity }) => {
+          if (type === 'late charge') return sum;
+          return sum + (['receipt', 'return from customer'].includes(type) ? quantity : -quantity);
+        }, 0);
+        const [last] = moved.slice(-1);
+        fc.pre(last !== undefined && held > short);
+        const day = (last as Moved).day + 1;
+        const counted = bookOf([...moved, { day, type: 'count', quantity: held - short, cost: 0, of: null }])(0, day);
+        const before = bookOf(moved)(0, day);
+        for (const method of METHODS) {
+          const [then, now] = [amount(before?.[method].closing), amount(counted?.[method].closing)];
+          if (short === 0) expect(now).toBeCloseTo(then, 8);
+          else expect(now).toBeLessThan(then + 1e-9);
+          expect(amount(counted?.[method].received) - amount(before?.[method].received)).toBeCloseTo(0, 8);
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('take back on the same day what was sold on it, at its very cost', () => {

@@ -3,7 +3,7 @@ import type { BookBuilder } from '@nuvar/book/demo';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../../evaluate/index.js';
-import { materialPrice, receivedLine } from '../../purchasing/index.js';
+import { materialPrice, receivedLine, stockOnHand } from '../../purchasing/index.js';
 import { netRealisable } from '../../selling/index.js';
 import type { Evaluation } from '../../sheet/index.js';
 import { DAY, rowsOf } from '../../testing/evaluated.js';
@@ -480,4 +480,26 @@ describe('stock', () => {
     expect([view.options.find(({ isCheapest }) => isCheapest)?.packs, view.bestQuantity]).toEqual(['141', '141']);
     expect(expectOpen(evaluation, view)).toBeGreaterThan(10);
   });
+});
+
+it.each([
+  ['5', 'moving average', '2'],
+  ['5', 'first in, first out', '2.4'],
+  // Nothing is in stock, or more was used than came: the average and the oldest cost stand for a unit.
+  ['0', 'moving average', '2'],
+  ['0', 'first in, first out', '3'],
+  ['-5', 'moving average', '2'],
+  ['-5', 'first in, first out', '3'],
+])('a unit of %s in stock by %s is worth %s', (quantity, stockMethod, expected) => {
+  const { evaluation, material } = stocked(() => ({}), ['5', '10', '12', '3'], { stockMethod });
+  const [position] = evaluation.sheet.all('stockPosition');
+  const write = {
+    kind: 'stockPosition' as const,
+    id: material,
+    before: position as never,
+    after: { ...position, quantity } as never,
+  };
+  evaluation.apply([write]);
+  const { perBaseUnit } = evaluation.read(stockOnHand, material);
+  expect(perBaseUnit?.amount?.toFixed()).toBe(expected);
 });
