@@ -19,6 +19,7 @@ import { SnapshotsService } from './book/snapshots.service.js';
 import { WritingService } from './book/writing.service.js';
 import { dataSource } from './database/data-source.js';
 import { DemoService } from './demo/demo.service.js';
+import { BodyMemory } from './http/body-memory.js';
 import { BodyInterceptor } from './http/body.interceptor.js';
 import { Closing } from './http/closing.js';
 import { HealthController } from './http/health.controller.js';
@@ -63,6 +64,7 @@ export class AppModule {
         DemoService,
         Closing,
         Workers,
+        BodyMemory,
         { provide: DATABASE_URL, useValue: databaseUrl },
         { provide: LIMIT_POINTS, useValue: limits },
         { provide: TODAY, useValue: today },

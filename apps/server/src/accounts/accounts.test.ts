@@ -84,7 +84,7 @@ describe('accounts', () => {
 describe('the server', () => {
   it('says how it is, describes its API, and answers 404 in the same form as everything else', async () => {
     const server = app.getHttpServer();
-    await request(server).get('/api/health').expect(200, { status: 'ok' });
+    await request(server).get('/api/health').expect(200, { status: 'ok', writing: 'ok' });
     const document = (await request(server).get('/api/docs-json').expect(200)).body as {
       paths: object;
       components: { schemas: Record<string, { properties: object }> };

@@ -9,6 +9,7 @@ import { log } from '../http/logger.js';
 declare module 'express-session' {
   interface SessionData {
     userId: string;
+    isGuest: boolean;
   }
 }
 
@@ -58,6 +59,7 @@ const settled = (act: (done: (error?: unknown) => void) => void) =>
 export async function beginSession(request: Request, user: User): Promise<void> {
   await settled((done) => request.session.regenerate(done));
   request.session.userId = user.id;
+  request.session.isGuest = user.kind === 'guest';
   if (user.kind === 'guest') request.session.cookie.maxAge = GUESTS_STAY;
   await settled((done) => request.session.save(done));
 }

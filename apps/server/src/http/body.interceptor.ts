@@ -1,4 +1,3 @@
-import { problem, ProblemError } from '@nuvar/book';
 import {
   Inject,
   Injectable,
@@ -8,9 +7,11 @@ import {
   type NestInterceptor,
 } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import express, { type Request, type Response } from 'express';
+import type { Request, Response } from 'express';
 import { finalize, type Observable } from 'rxjs';
 import { networkOf } from '../accounts/network.js';
+import { BodyMemory } from './body-memory.js';
+import { readBody } from './read-body.js';
 import { readJson, SMALL } from './read-json.js';
 
 /** What a route takes in. */
@@ -26,10 +27,6 @@ const TAKEN = 'taken body';
 const KILOBYTE = 1024;
 const MEGABYTE = 1024 * KILOBYTE;
 
-/** Bodies that are under way, of one person and of all: who comes when there are more is asked to come again. */
-const MOST_OF_ONE = 96 * MEGABYTE;
-const MOST_OF_ALL = 256 * MEGABYTE;
-
 /** The route takes a small body: a few texts. */
 export const TakesSmallBody = () => SetMetadata<string, Taken>(TAKEN, { bytes: 32 * KILOBYTE, raw: false });
 
@@ -43,10 +40,10 @@ export const TakesBytes = (megabytes: number) =>
  */
 @Injectable()
 export class BodyInterceptor implements NestInterceptor {
-  /** Bytes of bodies of requests that are not answered yet, by who sent them. */
-  private readonly inUse = new Map<string, number>();
-
-  constructor(@Inject(Reflector) private readonly reflector: Reflector) {}
+  constructor(
+    @Inject(Reflector) private readonly reflector: Reflector,
+    @Inject(BodyMemory) private readonly memory: BodyMemory,
+  ) {}
 
   async intercept(context: ExecutionContext, next: CallHandler): Promise<Observable<unknown>> {
     const taken = this.reflector.get<Taken | undefined>(TAKEN, context.getHandler());
@@ -54,41 +51,18 @@ export class BodyInterceptor implements NestInterceptor {
     const request = http.getRequest<Request>();
     request.body = {};
     if (taken === undefined) return next.handle();
-    const announced = Number(request.get('content-length') ?? taken.bytes);
-    const release = this.claim(request.session.userId ?? networkOf(request.ip), Math.min(taken.bytes, announced));
+    const { userId, isGuest = false } = request.session;
+    const claim = this.memory.begin({ id: userId ?? networkOf(request.ip), isGuest });
     try {
-      const bytes = await bytesOf(request, http.getResponse<Response>(), taken.bytes);
+      // Small bodies take nothing of the memory that large ones share: whoever signs in waits for nobody.
+      const bytes = await readBody(request, taken.bytes, taken.raw ? (more) => claim.add(more) : () => undefined);
       request.body = taken.raw ? bytes : readJson(bytes, SMALL);
     } catch (error) {
-      release();
+      claim.release();
+      // What is still to come of the body is not waited for.
+      http.getResponse<Response>().set('Connection', 'close');
       throw error;
     }
-    return next.handle().pipe(finalize(release));
+    return next.handle().pipe(finalize(() => claim.release()));
   }
-
-  /** Claims memory for a body, and gives how to give it back. Throws `busy` where too much of it is in use. */
-  private claim(who: string, bytes: number): () => void {
-    const own = this.inUse.get(who) ?? 0;
-    const all = [...this.inUse.values()].reduce((sum, each) => sum + each, 0);
-    if (own + bytes > MOST_OF_ONE || all + bytes > MOST_OF_ALL) throw new ProblemError([problem('busy')]);
-    this.inUse.set(who, own + bytes);
-    return () => {
-      const left = (this.inUse.get(who) ?? 0) - bytes;
-      if (left > 0) this.inUse.set(who, left);
-      else this.inUse.delete(who);
-    };
-  }
-}
-
-async function bytesOf(request: Request, response: Response, limit: number): Promise<Buffer> {
-  if (request.is('application/json') === false)
-    throw new ProblemError([
-      problem('malformed-request', { values: { detail: 'its content type is not application/json' } }),
-    ]);
-  await new Promise<void>((done, fail) =>
-    express.raw({ type: () => true, limit })(request, response, (error: unknown) =>
-      error === undefined ? done() : fail(error as Error),
-    ),
-  );
-  return Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0);
 }

@@ -17,6 +17,7 @@ const MAY: Readonly<Record<string, readonly Who[]>> = {
   'GET /api/books/{id}/file': MEMBERS,
   'POST /api/books/{id}/changes': EDITORS,
   'GET /api/books/{id}/changes': MEMBERS,
+  'GET /api/books/{id}/changes/{revision}/writes': MEMBERS,
   'GET /api/books/{id}/members': MEMBERS,
   'PUT /api/books/{id}/members': OWNERS,
   'DELETE /api/books/{id}/members/{userId}': OWNERS,
@@ -86,6 +87,7 @@ async function ask(who: Who, what: string, of: string): Promise<RawAnswer> {
     .replace('{userId}', newId())
     .replace('{materialId}', newId())
     .replace('{jobId}', newId())
+    .replace('{revision}', '1')
     .replace('{view}', 'overview')
     .replace('{of}', 'all');
   const body = bodyOf(what);

@@ -6,6 +6,7 @@ export const PROBLEMS = {
   'malformed-request': [400, 'This request could not be read: {detail}.'],
   'malformed-change': [400, 'This change could not be read: {detail}.'],
   'too-large': [413, 'That is too much for one request ({limit} at most).'],
+  'too-slow': [408, 'The request came too slowly to be read to its end. Nothing of it was stored.'],
   'invalid-field': [422, '{detail}'],
   'unknown-field': [422, 'A {kind} has no field called "{field}".'],
   'unknown-kind': [422, 'There is no kind of row called "{kind}".'],

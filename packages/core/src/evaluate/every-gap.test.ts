@@ -336,6 +336,23 @@ describe('a gap', () => {
   });
 });
 
+it('is said in a sentence that names what it is about, as it is on record', async () => {
+  const lines = RAISED.map(([code, fields, look = nothing]) => {
+    const made = workshop(fields);
+    const evaluation = evaluated(made.rows);
+    const said = new Set<string>();
+    JSON.stringify([reportOf(evaluation), look(evaluation, made)], (_key, value: unknown) => {
+      if (typeof value !== 'object' || value === null || !('code' in value) || value.code !== code) return value;
+      const { sentence = '', values = {} } = value as { sentence?: string; values?: Record<string, string> };
+      said.add(sentence.replace(/\{(\w+)\}/g, (mark, name: string) => values[name] ?? mark));
+      return value;
+    });
+    return `${code}: ${[...said].join(' / ')}`;
+  });
+  expect(lines.join('\n')).not.toMatch(/\{\w+\}|undefined/);
+  await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot('gap-sentences.txt');
+});
+
 /** The texts of all tests of this package. */
 function testsBelow(folder: string): string[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
