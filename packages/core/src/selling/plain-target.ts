@@ -95,7 +95,7 @@ export function listedForTarget(
   const asked = listedFrom(terms);
   const minor = minorUnit(currency);
   if (curve === null || lowest === null || asked === null) return null;
-  if (ending === 'none' || !hasEnding(ending, minor)) return lowest.listed;
+  if (!hasEnding(ending, minor)) return lowest.listed;
   const exact = askedFor(lowest.range.from, asked);
   return endedPrice(exact, listedRanges(target, terms, curve, currency), ending, direction, minor);
 }

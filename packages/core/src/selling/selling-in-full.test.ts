@@ -380,7 +380,9 @@ describe('a simulation', () => {
 
   // 20 - 2.50 - 1 - 14 = 2.50 a unit, 250 a month, less 250.
   it('that varies nothing is the plan itself', () => {
-    expect(run({ draws: 10 }).profit.mean).toBeCloseTo(0, 9);
+    const { profit, explains } = run({ draws: 10 });
+    expect(profit.mean).toBeCloseTo(0, 9);
+    expect(new Set(explains.map(({ share }) => share))).toEqual(new Set([0]));
   });
 
   it('gives the same for a seed, and something else for another', () => {

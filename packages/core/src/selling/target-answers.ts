@@ -62,7 +62,8 @@ function bestOf(
   const gain = kept.minus(last.slope);
   if (target.margin === null) return gain.isPositive() && !gain.isZero() ? null : best;
   const base = target.isOfPrice || kept.isZero() ? gain : gain.div(kept);
-  return best !== null && compared(best.result, base.mul(HUNDRED)) > 0 ? best : null;
+  // The limit itself is never reached: a result that is as high is the best.
+  return best !== null && compared(best.result, base.mul(HUNDRED)) >= 0 ? best : null;
 }
 
 function resultAt(beforeTax: Decimal, curve: FeeCurve, target: PlainTarget, terms: SaleTerms): Decimal | null {

@@ -111,4 +111,49 @@ describe('what is said where no price is suggested', () => {
       { numRuns: 300 },
     );
   });
+
+  /** The margin of the price that a search over prices finds best, by the working of a price that is set. */
+  const marginAt = (fields: WorkshopFields, price: number) => {
+    const { rows, point } = workshop({ ...fields, pricePoint: { price: String(price) } });
+    const evaluation = evaluated(rows);
+    const of = (key: string) => Number(amount(evaluation, key));
+    return (of(`pricePoint/${point}/profit`) * 100) / of(`setPrice/${point}/netRevenue`);
+  };
+
+  it('names the best margin where none reaches the target, which a search over prices does not beat', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 40 }),
+        fc.integer({ min: 41, max: 99 }),
+        fc.integer({ min: 15, max: 60 }),
+        (percent, beyond, upTo) => {
+          const fields = {
+            fees: [
+              {
+                takenOf: 'price before tax',
+                bands: [
+                  { upTo: String(upTo), percent: String(percent) },
+                  { upTo: null, percent: String(beyond) },
+                ],
+              },
+            ],
+          };
+          const { rows, point } = workshop({ ...fields, pricePoint: { basis: 'margin', target: '99' } });
+          const best = targetAnswers(evaluated(rows).sheet, point)?.best ?? null;
+          const found = [upTo / 2, upTo - 1, upTo, upTo + 1, upTo * 2, 1e3, 1e6].map((price) =>
+            marginAt(fields, price),
+          );
+          if (best === null) expect(Math.max(...found)).toBeCloseTo(found.at(-1) ?? 0, 9);
+          else {
+            expect(best.result.toNumber()).toBeGreaterThan(Math.max(...found) - 1e-6);
+            expect(marginAt(fields, best.price.toNumber())).toBeCloseTo(best.result.toNumber(), 6);
+          }
+          // 12.00 in full: above the limit of the first band the margin only rises towards what the fees leave.
+          expect(best === null).toBe((100 - percent) * upTo - 1200 < (100 - beyond) * upTo);
+        },
+      ),
+      // At 60.00 it is the very margin that the last stretch comes near to.
+      { numRuns: 60, examples: [[39, 59, 60]] },
+    );
+  });
 });
