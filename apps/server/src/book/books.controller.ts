@@ -16,6 +16,7 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
+import { SignedIn, type Asker } from '../accounts/asker.js';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { TakesBytes, TakesSmallBody } from '../http/body.interceptor.js';
 import { BookId } from '../http/book-id.js';
@@ -100,12 +101,12 @@ export class BooksController {
   @ApiOperation({ summary: 'The book as a book file' })
   async file(
     @BookId() bookId: string,
-    @PersonId() personId: string,
+    @SignedIn() asker: Asker,
     @Req() request: Request,
     @Res() response: Response,
   ): Promise<void> {
-    await this.membership.require(bookId, personId);
-    await sendWorkedOut(this.workers, { job: 'book file', bookId }, request, response);
+    await this.membership.require(bookId, asker.id);
+    await sendWorkedOut(this.workers, { job: 'book file', bookId }, asker, request, response);
   }
 
   @Post('books/:id/changes')

@@ -2,7 +2,8 @@ import { isPlainText, problem, ProblemError } from '@nuvar/book';
 import { Controller, Get, Inject, Param, Query, Req, Res, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
+import { SignedIn, type Asker } from '../accounts/asker.js';
+import { SignedInGuard } from '../accounts/signed-in.guard.js';
 import { dayOr } from '../http/day-or.js';
 import { TODAY, type Today } from '../http/today.js';
 import { BookId } from '../http/book-id.js';
@@ -25,14 +26,14 @@ export class FiguresController {
   @ApiOperation({ summary: "Every product's card, prices and break-even, with gaps" })
   async report(
     @BookId() bookId: string,
-    @PersonId() personId: string,
+    @SignedIn() asker: Asker,
     @Req() request: Request,
     @Res() response: Response,
     @Query('asOf') asOf?: string,
   ): Promise<void> {
-    await this.membership.require(bookId, personId);
+    await this.membership.require(bookId, asker.id);
     const job = { job: 'figures', bookId, day: dayOr('asOf', asOf, this.today()), view: null, of: 'all' } as const;
-    await sendWorkedOut(this.workers, job, request, response);
+    await sendWorkedOut(this.workers, job, asker, request, response);
   }
 
   @Get(':view/:of')
@@ -43,16 +44,17 @@ export class FiguresController {
     @BookId() bookId: string,
     @Param('view') view: string,
     @Param('of') of: string,
-    @PersonId() personId: string,
+    @SignedIn() asker: Asker,
     @Req() request: Request,
     @Res() response: Response,
     @Query('asOf') asOf?: string,
   ): Promise<void> {
-    await this.membership.require(bookId, personId);
+    await this.membership.require(bookId, asker.id);
     if (!isPlainText(of)) throw new ProblemError([problem('not-found')]);
     await sendWorkedOut(
       this.workers,
       { job: 'figures', bookId, day: dayOr('asOf', asOf, this.today()), view, of },
+      asker,
       request,
       response,
     );

@@ -34,6 +34,7 @@ import { LimitsOfMixes1767000000000 } from './migrations/1767000000000-limits-of
 import { PeriodsOfMixes1767100000000 } from './migrations/1767100000000-periods-of-mixes.js';
 import { FoundByAllReferences1767200000000 } from './migrations/1767200000000-found-by-all-references.js';
 import { JournalInPieces1767300000000 } from './migrations/1767300000000-journal-in-pieces.js';
+import { MakersOfDocuments1767400000000 } from './migrations/1767400000000-makers-of-documents.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -71,6 +72,7 @@ const MIGRATIONS = [
   PeriodsOfMixes1767100000000,
   FoundByAllReferences1767200000000,
   JournalInPieces1767300000000,
+  MakersOfDocuments1767400000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -2,6 +2,7 @@ import { isRowId, problem, ProblemError } from '@nuvar/book';
 import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Query, Res, UseGuards } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
+import { SignedIn, type Asker } from '../accounts/asker.js';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { dayOr } from '../http/day-or.js';
 import { TODAY, type Today } from '../http/today.js';
@@ -29,11 +30,11 @@ export class DocumentsController {
   async begin(
     @BookId() bookId: string,
     @Body() request: DocumentRequest,
-    @PersonId() personId: string,
+    @SignedIn() asker: Asker,
     @Query('asOf') asOf?: string,
   ): Promise<DocumentJob> {
-    await this.membership.require(bookId, personId);
-    return this.documents.begin(bookId, personId, request, dayOr('asOf', asOf, this.today()));
+    await this.membership.require(bookId, asker.id);
+    return this.documents.begin(bookId, asker, request, dayOr('asOf', asOf, this.today()));
   }
 
   @Get(':jobId')
@@ -61,14 +62,14 @@ export class DocumentsController {
   }
 
   @Delete(':jobId')
-  @ApiOperation({ summary: 'Give a document up' })
+  @ApiOperation({ summary: 'Give a document up: one of one’s own, or as editor or owner any' })
   async cancel(
     @BookId() bookId: string,
     @PersonId() personId: string,
     @Param('jobId') jobId: string,
   ): Promise<DocumentJob> {
-    await this.membership.require(bookId, personId);
-    return this.documents.cancel(bookId, jobIdOf(jobId));
+    const role = await this.membership.require(bookId, personId);
+    return this.documents.cancel(bookId, jobIdOf(jobId), role === 'reader' ? personId : null);
   }
 }
 

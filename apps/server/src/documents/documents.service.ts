@@ -1,3 +1,4 @@
+import type { Asker } from '../accounts/asker.js';
 import { newId, problem, ProblemError } from '@nuvar/book';
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -39,15 +40,16 @@ export class DocumentsService implements OnApplicationShutdown {
     @Inject(Workers) private readonly workers: Workers,
   ) {}
 
-  async begin(bookId: string, personId: string, request: DocumentRequest, day: string): Promise<DocumentJob> {
+  async begin(bookId: string, asker: Asker, request: DocumentRequest, day: string): Promise<DocumentJob> {
     const id = newId();
     const name = `${request.document.replaceAll(' ', '-')}.${request.format}`;
     await this.database.query(`DELETE FROM document_jobs WHERE begun_at < now() - ${KEPT}`);
     await this.database.query(
-      `INSERT INTO document_jobs (book_id, id, state, progress, name, type) VALUES ($1, $2, 'under way', 0, $3, $4)`,
-      [bookId, id, name, TYPES[request.format]],
+      `INSERT INTO document_jobs (book_id, id, state, progress, name, type, user_id)
+       VALUES ($1, $2, 'under way', 0, $3, $4, $5)`,
+      [bookId, id, name, TYPES[request.format], asker.id],
     );
-    void this.make(bookId, id, personId, request, day);
+    void this.make(bookId, id, asker, request, day);
     return this.job(bookId, id);
   }
 
@@ -74,13 +76,18 @@ export class DocumentsService implements OnApplicationShutdown {
     return found[0];
   }
 
-  /** Nobody waits for the document any more: it is no longer made where it is made here, and not kept anywhere. */
-  async cancel(bookId: string, id: string): Promise<DocumentJob> {
-    this.underWay.get(id)?.abort();
-    await this.database.query(
-      `UPDATE document_jobs SET state = 'cancelled', file = NULL WHERE book_id = $1 AND id = $2`,
-      [bookId, id],
+  /**
+   * Nobody waits for the document any more: it is no longer made where it is made here, and not kept anywhere. `maker` is who
+   * has to have begun it, where that matters. Throws `not-found` where there is no such job.
+   */
+  async cancel(bookId: string, id: string, maker: string | null): Promise<DocumentJob> {
+    const ended: unknown[] = await this.database.query(
+      `WITH ended AS (UPDATE document_jobs SET state = 'cancelled', file = NULL
+         WHERE book_id = $1 AND id = $2 AND ($3::uuid IS NULL OR user_id = $3) RETURNING id) SELECT id FROM ended`,
+      [bookId, id, maker],
     );
+    if (ended.length === 0) throw new ProblemError([problem('not-found')]);
+    this.underWay.get(id)?.abort();
     return this.job(bookId, id);
   }
 
@@ -91,7 +98,7 @@ export class DocumentsService implements OnApplicationShutdown {
   private async make(
     bookId: string,
     id: string,
-    personId: string,
+    asker: Asker,
     { document, of, format }: DocumentRequest,
     day: string,
   ): Promise<void> {
@@ -99,10 +106,10 @@ export class DocumentsService implements OnApplicationShutdown {
     this.underWay.set(id, left);
     try {
       const [person]: { name: string }[] = await this.database.query('SELECT name FROM users WHERE id = $1', [
-        personId,
+        asker.id,
       ]);
       const by = person?.name ?? '';
-      await this.workers.read({ job: 'document', bookId, day, document, of, format, id, by }, left.signal);
+      await this.workers.read({ job: 'document', bookId, day, document, of, format, id, by }, asker, left.signal);
     } catch (error) {
       if (!(error instanceof ProblemError)) log.error({ error: String(error) }, 'a document has failed');
       const [first = problem('server-error')] = error instanceof ProblemError ? error.problems : [];

@@ -1,13 +1,17 @@
 import { problem, ProblemError } from '@nuvar/book';
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Piscina } from 'piscina';
+import type { Asker } from '../accounts/asker.js';
 import { log } from '../http/logger.js';
+import { Turns } from './turns.js';
 import { resultOf, type Answer } from './answer.js';
 import type { ReadingJob, StoringJob } from './jobs.js';
 
 export const DATABASE_URL = Symbol('database url');
 
 type RunOptions = { readonly signal?: AbortSignal; readonly transferList?: ArrayBuffer[] };
+
+const READING_THREADS = 2;
 
 /** What is not there by then is given up, in milliseconds. */
 const READING_TAKES_AT_MOST = 30_000;
@@ -25,10 +29,12 @@ const MOST_WAITING = 50;
 @Injectable()
 export class Workers implements OnApplicationShutdown {
   private readonly reading: Piscina<ReadingJob, Answer<Uint8Array>>;
+  private readonly turns = new Turns(READING_THREADS);
+  private readonly storingTurns = new Turns(1);
   private readonly storing: Piscina<StoringJob, Answer<number | string | null>>;
 
   constructor(@Inject(DATABASE_URL) private readonly databaseUrl: string) {
-    this.reading = this.pool('reading.worker', { maxThreads: 2, idleTimeout: 60_000 });
+    this.reading = this.pool('reading.worker', { maxThreads: READING_THREADS, idleTimeout: 60_000 });
     // It keeps nothing of a book in mind, and is slow to begin: once there, it stays.
     this.storing = this.pool('storing.worker', { maxThreads: 1, idleTimeout: Infinity });
   }
@@ -39,22 +45,33 @@ export class Workers implements OnApplicationShutdown {
   }
 
   /**
-   * Figures or a book file as packed (gzip) JSON text. They are no longer worked out once `left` says that nobody waits
-   * for them.
+   * Figures or a book file as packed (gzip) JSON text, in the turn of whoever asks; its time counts from there on. They are
+   * no longer worked out once `left` says that nobody waits for them.
    */
-  async read(job: ReadingJob, left: AbortSignal): Promise<Uint8Array> {
-    const signal = AbortSignal.any([left, AbortSignal.timeout(READING_TAKES_AT_MOST)]);
-    return resultOf(await this.run(this.reading, job, { signal }));
+  read(job: ReadingJob, asker: Asker, left: AbortSignal): Promise<Uint8Array> {
+    const turn = { personId: asker.id, isGuest: asker.isGuest, isUrgent: job.job !== 'document' };
+    const work = async () => {
+      const signal = AbortSignal.any([left, AbortSignal.timeout(READING_TAKES_AT_MOST)]);
+      return resultOf(await this.run(this.reading, job, { signal }));
+    };
+    return this.turns.run(turn, work, left);
   }
 
   /** Applies a change of many rows and gives the revision that it made. */
   async change(job: Extract<StoringJob, { job: 'change' }>): Promise<number> {
-    return resultOf(await this.run(this.storing, job, handingOver(job.body))) as number;
+    return (await this.store(job)) as number;
   }
 
   /** Makes a book of a book file and gives its id. */
   async bookFile(job: Extract<StoringJob, { job: 'book file' }>): Promise<string> {
-    return resultOf(await this.run(this.storing, job, handingOver(job.body))) as string;
+    return (await this.store(job)) as string;
+  }
+
+  /** Stores something in the turn of whoever sent it. It is stored to its end, whoever still waits for it. */
+  private store(job: Exclude<StoringJob, { job: 'nothing' }>): Promise<number | string | null> {
+    const turn = { personId: job.userId, isGuest: false, isUrgent: true };
+    const work = async () => resultOf(await this.run(this.storing, job, handingOver(job.body)));
+    return this.storingTurns.run(turn, work, new AbortController().signal);
   }
 
   async onApplicationShutdown(): Promise<void> {

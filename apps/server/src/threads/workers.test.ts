@@ -125,7 +125,7 @@ describe('figures over HTTP', () => {
     const { id } = (await owner.post('/api/book-files', quillfernPottery()).expect(201)).body as { id: string };
     const left = new AbortController();
     const job = { job: 'figures' as const, bookId: id, day: '2026-11-26', view: null, of: 'all' };
-    const figures = app.get(Workers).read(job, left.signal);
+    const figures = app.get(Workers).read(job, { id: owner.id, isGuest: false }, left.signal);
     left.abort();
     await expect(figures).rejects.toMatchObject({ problems: [{ code: 'took-too-much' }] });
     await owner.get(`/api/books/${id}/figures`).expect(200);
