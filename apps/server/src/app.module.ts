@@ -4,7 +4,7 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsController } from './accounts/accounts.controller.js';
 import { AccountsService } from './accounts/accounts.service.js';
 import { LIMIT_POINTS, Limits, type LimitPoints } from './accounts/limits.js';
-import { SessionPool } from './accounts/session.js';
+import { SessionPool, Sessions } from './accounts/session.js';
 import { BookEvents } from './book/book-events.service.js';
 import { BookQueue } from './book/book-queue.js';
 import { BooksController } from './book/books.controller.js';
@@ -65,6 +65,7 @@ export class AppModule {
         Closing,
         Workers,
         BodyMemory,
+        Sessions,
         { provide: DATABASE_URL, useValue: databaseUrl },
         { provide: LIMIT_POINTS, useValue: limits },
         { provide: TODAY, useValue: today },

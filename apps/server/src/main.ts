@@ -1,3 +1,5 @@
+import { isDatabaseAway } from './database/database-error.js';
+import { log } from './http/logger.js';
 import { join } from 'node:path';
 import { DemoService } from './demo/demo.service.js';
 import { makeServer } from './server.js';
@@ -31,6 +33,12 @@ const app = await makeServer({
   trustedProxies: TRUSTED_PROXIES,
   ...(NUVAR_DAY !== undefined && { today: () => NUVAR_DAY }),
   limits: { ...(signUp !== undefined && { signUp }), ...(guest !== undefined && { guest }) },
+});
+// What a driver says where nobody waits for it any more ends nothing; whatever else nobody expected ends the process, which is
+// started again.
+process.on('uncaughtException', (error) => {
+  log.error({ error: error.stack ?? String(error) }, 'nobody expected this');
+  if (!isDatabaseAway(error)) process.exit(1);
 });
 try {
   await app.listen(Number(PORT), HOST);

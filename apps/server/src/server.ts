@@ -7,7 +7,7 @@ import compression from 'compression';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import helmet from 'helmet';
 import type { LimitPoints } from './accounts/limits.js';
-import { SessionPool, sessions } from './accounts/session.js';
+import { endOldSession, SessionPool, sessions } from './accounts/session.js';
 import { AppModule } from './app.module.js';
 import { migrate } from './database/data-source.js';
 import { frameworkLog, log, requestLogTo } from './http/logger.js';
@@ -74,7 +74,7 @@ export async function makeServer({
     response.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api', sessions(app.get(SessionPool), sessionSecret));
+  app.use('/api', sessions(app.get(SessionPool), sessionSecret), endOldSession);
   serveOpenApi(app);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);
   app.enableShutdownHooks();

@@ -10,6 +10,7 @@ export {
   isDay,
   monthsAfter,
   isDecimalText,
+  LIKE_A_FORMULA,
   isGtin,
   isPlainText,
   isRowId,

@@ -8,7 +8,7 @@ import { AccountsService } from './accounts.service.js';
 import { Limits } from './limits.js';
 import { networkOf } from './network.js';
 import { SignInRequest, SignUpRequest } from './requests.js';
-import { beginSession, endSession } from './session.js';
+import { beginSession, endSession, Sessions } from './session.js';
 
 interface SessionAnswer {
   readonly user: {
@@ -28,6 +28,7 @@ export class AccountsController {
     @Inject(AccountsService) private readonly accounts: AccountsService,
     @Inject(DemoService) private readonly demo: DemoService,
     @Inject(Limits) private readonly limits: Limits,
+    @Inject(Sessions) private readonly sessions: Sessions,
   ) {}
 
   @Get('session')
@@ -52,6 +53,8 @@ export class AccountsController {
   @ApiOperation({ summary: 'Sign in' })
   async signIn(@Body() { email, password }: SignInRequest, @Req() request: Request): Promise<SessionAnswer> {
     const user = await this.limits.signIn(email, networkOf(request.ip), () => this.accounts.signIn(email, password));
+    await this.limits.count('signInRight', user.id);
+    await this.sessions.keepLatest(user.id);
     return this.begin(request, user);
   }
 

@@ -1,4 +1,5 @@
 import { isEmail, LEAST_PASSWORD, newId, problem, ProblemError } from '@nuvar/book';
+import { isCommonPassword } from './common-passwords.js';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
@@ -20,6 +21,8 @@ export class AccountsService {
     if (!isEmail(email)) throw refuse('email', 'This does not look like an e-mail address.');
     if (given.password.length < LEAST_PASSWORD)
       throw refuse('password', `The password needs at least ${LEAST_PASSWORD} characters.`);
+    if (isCommonPassword(given.password))
+      throw refuse('password', 'This password is one of the first that somebody else would try. Choose another.');
     const user: User = {
       id: guestId ?? newId(),
       kind: 'person',

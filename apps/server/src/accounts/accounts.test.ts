@@ -3,6 +3,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { SessionPool } from './session.js';
 import { codesOf, PASSWORD, signUp, testServer } from '../testing/client.js';
 
 let app: NestExpressApplication;
@@ -49,6 +50,9 @@ describe('accounts', () => {
   it.each([
     [{ name: 'A', email: 'no address', password: PASSWORD }, 'email'],
     [{ name: 'A', email: 'a@example.test', password: 'short' }, 'password'],
+    [{ name: 'A', email: 'a@example.test', password: 'qwertyuiop' }, 'password'],
+    [{ name: 'A', email: 'a@example.test', password: ' 1Q2W3E4R5T ' }, 'password'],
+    [{ name: 'A', email: 'a b@example.test', password: PASSWORD }, 'email'],
     [{ name: ' ', email: 'a@example.test', password: PASSWORD }, 'name'],
     [{ name: 'A', email: 'a@example.test', password: PASSWORD, admin: 'yes' }, 'admin'],
     [{ name: 'x'.repeat(10_000), email: 'a@example.test', password: PASSWORD }, 'name'],
@@ -56,6 +60,30 @@ describe('accounts', () => {
   ])('are refused with the field: %o', async (body, field) => {
     const answer = await request(app.getHttpServer()).post('/api/accounts').send(body).expect(422);
     expect((answer.body as { problems: { field: string }[] }).problems[0]?.field).toBe(field);
+  });
+
+  it('have so many sessions that whoever has signed in most lately stays, and end for good after the longest time', async () => {
+    const person = await signUp(app);
+    const cookies: string[] = [];
+    for (let turn = 0; turn < 21; turn += 1) {
+      const answer = await request(app.getHttpServer())
+        .post('/api/session')
+        .send({ email: person.email, password: PASSWORD })
+        .expect(200);
+      cookies.push(String(answer.get('set-cookie')));
+    }
+    const statusOf = async (cookie = '') =>
+      (await request(app.getHttpServer()).get('/api/books').set('cookie', cookie)).status;
+    expect([await statusOf(cookies[0]), await statusOf(cookies[1]), await statusOf(cookies[20])]).toEqual([
+      401, 200, 200,
+    ]);
+    await app
+      .get(SessionPool)
+      .query(
+        `UPDATE sessions SET sess = jsonb_set(sess::jsonb, '{begunAt}', '1000')::json WHERE sess ->> 'userId' = $1`,
+        [person.id],
+      );
+    expect(await statusOf(cookies[20])).toBe(401);
   });
 
   it('slow down whoever tries passwords, and say the same for an unknown address', async () => {

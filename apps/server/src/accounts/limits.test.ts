@@ -82,6 +82,15 @@ describe('signing in', () => {
     expect(performance.now() - begun).toBeGreaterThan(1_900);
   });
 
+  it('comes to an end for right passwords too: each makes a session that is kept', async () => {
+    const person = await signUp(app);
+    const again = () =>
+      request(app.getHttpServer()).post('/api/session').send({ email: person.email, password: PASSWORD });
+    const statuses: number[] = [];
+    for (let turn = 0; turn < 61; turn += 1) statuses.push((await again()).status);
+    expect([statuses.indexOf(429), statuses.filter((status) => status === 200).length]).toEqual([60, 60]);
+  });
+
   it('gives the tries back to whoever knew the password after all', async () => {
     const { email } = await signUp(app);
     for (let round = 0; round < 3; round += 1) {

@@ -23,6 +23,8 @@ const LIMITS = {
   signInAddress: { points: 20, seconds: 15 * MINUTE },
   /** Wrong passwords in all: more make every try slow. */
   signInAll: { points: 1_000, seconds: 15 * MINUTE },
+  /** Right passwords of one person: each makes a session that is kept. */
+  signInRight: { points: 60, seconds: HOUR },
   /** Accounts made, or tried to make, from one network. */
   signUp: { points: 20, seconds: HOUR },
   /** Addresses that a person looks up to give them a role. */

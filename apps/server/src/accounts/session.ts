@@ -1,7 +1,7 @@
 import connectPgSimple from 'connect-pg-simple';
 import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
-import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
+import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Pool } from 'pg';
 import type { User } from '../database/entities.js';
 import { log } from '../http/logger.js';
@@ -10,6 +10,8 @@ declare module 'express-session' {
   interface SessionData {
     userId: string;
     isGuest: boolean;
+    /** When they signed in, in milliseconds since 1970. */
+    begunAt: number;
   }
 }
 
@@ -27,8 +29,29 @@ export class SessionPool extends Pool implements OnApplicationShutdown {
   }
 }
 
+/** Sessions that a person may have: of more, those that were used longest ago end. */
+const MOST_SESSIONS = 20;
+
+/** The sessions of people, as far as they are looked at from outside. */
+@Injectable()
+export class Sessions {
+  constructor(@Inject(SessionPool) private readonly pool: SessionPool) {}
+
+  /** Makes room for one more session of a person. */
+  async keepLatest(userId: string): Promise<void> {
+    await this.pool.query(
+      `DELETE FROM sessions WHERE sid IN (SELECT sid FROM sessions WHERE sess ->> 'userId' = $1
+         ORDER BY expire DESC OFFSET ${MOST_SESSIONS - 1})`,
+      [userId],
+    );
+  }
+}
+
 const HOUR = 60 * 60 * 1000;
 const PERSONS_STAY = 30 * 24 * HOUR;
+
+/** However often they are there, they sign in again after so long. */
+const LONGEST = 90 * 24 * HOUR;
 
 /** How long a guest stays after they were last there; then they go with their book. */
 const GUESTS_STAY = 24 * HOUR;
@@ -59,9 +82,17 @@ const settled = (act: (done: (error?: unknown) => void) => void) =>
 export async function beginSession(request: Request, user: User): Promise<void> {
   await settled((done) => request.session.regenerate(done));
   request.session.userId = user.id;
+  request.session.begunAt = Date.now();
   request.session.isGuest = user.kind === 'guest';
   if (user.kind === 'guest') request.session.cookie.maxAge = GUESTS_STAY;
   await settled((done) => request.session.save(done));
 }
+
+/** Ends a session that has lasted for the longest time that one may. */
+export const endOldSession: RequestHandler = (request, _response, next) => {
+  const { userId, begunAt } = request.session;
+  if (userId === undefined || Date.now() - (begunAt ?? Date.now()) < LONGEST) next();
+  else request.session.regenerate(next);
+};
 
 export const endSession = (request: Request): Promise<void> => settled((done) => request.session.destroy(done));

@@ -27,13 +27,18 @@ export const isBusy = (thrown: unknown): boolean => BUSY.includes(databaseError(
 /** Codes of sockets, and words of the driver, that mean that there is no connection. */
 const NO_CONNECTION = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', 'EHOSTUNREACH', 'EAI_AGAIN'];
 const NO_CONNECTION_WORDS =
-  /connection terminated|timeout exceeded when trying to connect|client has encountered a connection error|not queryable|connection ended/i;
+  /connection terminated|timeout exceeded when trying to connect|client has encountered a connection error|not queryable|connection ended|driver not connected|connection (with .* )?(is )?not established|cannot use a pool after calling end|query runner already released|transaction is not started/i;
+
+/** Connection exceptions, insufficient resources, system errors. */
+const AWAY_CLASSES = ['08', '53', '58'];
+/** The server is being shut down, has crashed, starts up or has ended a session; the database is not there. */
+const AWAY_CODES = ['57P01', '57P02', '57P03', '57P05', '25P03', '3D000'];
 
 /** The database cannot be reached, is shutting down or starting up: nothing is wrong with the request. */
 export function isDatabaseAway(thrown: unknown): boolean {
   const inner: unknown = thrown instanceof QueryFailedError ? thrown.driverError : thrown;
   const code = databaseError(thrown)?.code ?? '';
-  if (code.startsWith('08') || ['57P01', '57P02', '57P03', '53300', '3D000'].includes(code)) return true;
+  if (AWAY_CLASSES.some((each) => code.startsWith(each)) || AWAY_CODES.includes(code)) return true;
   if (!(inner instanceof Error)) return false;
   const socketCode = 'code' in inner && typeof inner.code === 'string' ? inner.code : '';
   if (inner instanceof AggregateError) return inner.errors.some(isDatabaseAway);

@@ -1,3 +1,4 @@
+import { LIKE_A_FORMULA } from '@nuvar/book';
 import type { PriceListView } from '@nuvar/core';
 import Papa from 'papaparse';
 import type { Content } from 'pdfmake/interfaces.js';
@@ -87,7 +88,7 @@ function lines({ rows, currency, asOf }: PriceListView): string[][] {
 export function priceListCsv(list: PriceListView): Buffer {
   const text = Papa.unparse([HEADINGS, ...lines(list)], {
     newline: '\r\n',
-    escapeFormulae: /^[=+@\t\r]|^-(?!\d+(\.\d+)?$)/,
+    escapeFormulae: LIKE_A_FORMULA,
   });
   return Buffer.from(`\ufeff${text}\r\n`);
 }

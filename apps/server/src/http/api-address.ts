@@ -1,15 +1,20 @@
 import { posix } from 'node:path';
 
-/** True for an address under /api, however it is spelled: capitals, doubled or turned slashes, dots, percent signs. */
+/** True for an address under /api, as it stands or however it is spelled: capitals, doubled or turned slashes, dots, percent signs. */
 export function isApiAddress(path: string): boolean {
-  const plain = posix
+  return isBelow(path.toLowerCase()) || isBelow(plainOf(path));
+}
+
+const isBelow = (path: string): boolean => path === '/api' || path.startsWith('/api/');
+
+function plainOf(path: string): string {
+  return posix
     .normalize(
       decoded(path)
         .replaceAll('\\', '/')
         .replace(/\/{2,}/g, '/'),
     )
     .toLowerCase();
-  return plain === '/api' || plain.startsWith('/api/');
 }
 
 function decoded(path: string): string {

@@ -41,6 +41,9 @@ describe('addresses', () => {
     '/books/../api/x',
     '/api%2Fbooks',
     '/\\api/x',
+    '/api/..%2f',
+    '/api/../',
+    '/api/..%2Fbooks',
   ])('under /api give no page, however they are spelled: %s', async (path) => {
     const { status, contentType } = await get(path);
     expect(status).toBe(404);
@@ -59,6 +62,13 @@ describe('addresses', () => {
     'of files that are not there give nothing: %s',
     async (path) => expect((await get(path)).status).toBe(404),
   );
+
+  it('answer to HEAD as they do to GET, without the page itself, and never lead elsewhere', async () => {
+    const head = await send(base, { method: 'HEAD', path: '/books' });
+    expect([head.status, head.contentType, head.text]).toEqual([200, 'text/html; charset=utf-8', '']);
+    expect((await send(base, { method: 'HEAD', path: '/api/session' })).status).toBe(200);
+    expect((await get('/assets')).status).toBe(200);
+  });
 
   it('of built files give them for a year', async () => {
     expect((await get('/assets/app-1.js')).headers['cache-control']).toContain('immutable');

@@ -21,6 +21,7 @@ export class ProblemFilter implements ExceptionFilter {
     const first = problems[0] as Problem;
     const rows = thrown instanceof ConflictError ? { rows: thrown.rows } : {};
     if (first.values?.seconds !== undefined) response.set('Retry-After', first.values.seconds);
+    else if (statusOf(first.code) === 503) response.set('Retry-After', '2');
     response.status(statusOf(first.code)).json({ problems, ...rows });
   }
 

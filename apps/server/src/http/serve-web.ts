@@ -9,11 +9,11 @@ const FILE = /\.[^/]*$/;
 
 /** Hashed assets may be kept for a year; every other address that is not the API's is a screen of the application. */
 export function serveWeb(app: NestExpressApplication, folder: string): void {
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
-  app.use(express.static(folder, { index: false }));
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', redirect: false }));
+  app.use(express.static(folder, { index: false, redirect: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (isApiAddress(request.path)) return next();
-    if (request.method !== 'GET' || FILE.test(request.path)) return notFound(response);
+    if (!['GET', 'HEAD'].includes(request.method) || FILE.test(request.path)) return notFound(response);
     response.sendFile(join(folder, 'index.html'));
   });
 }

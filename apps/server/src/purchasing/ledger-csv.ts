@@ -1,3 +1,4 @@
+import { LIKE_A_FORMULA } from '@nuvar/book';
 import Papa from 'papaparse';
 import type { EntityManager } from 'typeorm';
 
@@ -22,7 +23,7 @@ const HEADINGS = [
 const written = (rows: readonly (readonly (string | null)[])[]): string =>
   `${Papa.unparse(
     rows.map((row) => [...row]),
-    { newline: '\r\n', escapeFormulae: /^[=+@\t\r]|^-(?!\d+(\.\d+)?$)/ },
+    { newline: '\r\n', escapeFormulae: LIKE_A_FORMULA },
   )}\r\n`;
 
 /** The whole stock ledger of a book as CSV (RFC 4180), by day, piece by piece: decimals with a point, days as 2026-03-31. */

@@ -2,6 +2,7 @@ export { compareDecimalText, sumOfDecimalTexts, isDecimalText } from './decimal-
 export { daysOfMonth, isDay, monthsAfter } from './day.js';
 export * from './field.js';
 export { FindableRow } from './findable-row.js';
+export { LIKE_A_FORMULA } from './formula.js';
 export { gtinCheckDigit, isGtin } from './gtin.js';
 export { nameKey } from './name-key.js';
 export { isRowId } from './row-id.js';

@@ -1,8 +1,8 @@
-import { isDecimalText } from '@nuvar/book';
+import { isDecimalText, LIKE_A_FORMULA } from '@nuvar/book';
 import Papa from 'papaparse';
 
 /** Text that a spreadsheet would take for a formula is made harmless; numbers stay numbers. */
-export const harmless = (text: string) => (/^[=+\-@\t\r]/.test(text) && !isDecimalText(text) ? `'${text}` : text);
+export const harmless = (text: string) => (LIKE_A_FORMULA.test(text) && !isDecimalText(text) ? `'${text}` : text);
 
 /** Writes cells as CSV (RFC 4180, UTF-8 with a byte order mark, as spreadsheets expect it). */
 export function csvOf(rows: readonly (readonly string[])[], delimiter: ',' | ';'): string {

@@ -79,7 +79,7 @@ function nameNote(name: string): ListNote | null {
   if (name === '') return listNote('no-name');
   if (name.length > 120) return listNote('name-too-long');
   if (!isPlainText(name)) return listNote('name-not-text');
-  return /^[=@]/.test(name) ? listNote('name-like-formula', { name }) : null;
+  return /^[=@＝＠]/.test(name) ? listNote('name-like-formula', { name }) : null;
 }
 
 /** So many packs; null where nothing is said, or nothing that can be read. */
