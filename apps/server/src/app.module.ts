@@ -19,6 +19,7 @@ import { SnapshotsService } from './book/snapshots.service.js';
 import { WritingService } from './book/writing.service.js';
 import { dataSource } from './database/data-source.js';
 import { DemoService } from './demo/demo.service.js';
+import { RemovalService } from './book/removal.service.js';
 import { BodyMemory } from './http/body-memory.js';
 import { BodyInterceptor } from './http/body.interceptor.js';
 import { Closing } from './http/closing.js';
@@ -65,6 +66,7 @@ export class AppModule {
         Closing,
         Workers,
         BodyMemory,
+        RemovalService,
         Sessions,
         { provide: DATABASE_URL, useValue: databaseUrl },
         { provide: LIMIT_POINTS, useValue: limits },

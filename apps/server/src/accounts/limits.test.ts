@@ -1,3 +1,4 @@
+import { RemovalService } from '../book/removal.service.js';
 import { newId } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
@@ -152,6 +153,8 @@ describe('guests', () => {
     await sql(`UPDATE users SET created_at = now() - interval '2 days' WHERE id = ANY($1::uuid[])`, [ids]);
     await sql(`UPDATE sessions SET expire = now() - interval '1 minute' WHERE sess ->> 'userId' = $1`, [ids[0]]);
     await sql(`DELETE FROM sessions WHERE sess ->> 'userId' = $1`, [ids[1]]);
+    await app.get(DemoService).removeExpired();
+    await app.get(RemovalService).finished();
     await app.get(DemoService).removeExpired();
     const left: { id: string }[] = await sql(`SELECT id FROM users WHERE id = ANY($1::uuid[]) ORDER BY id`, [ids]);
     expect(left.map(({ id }) => id)).toEqual([ids[1], ids[2]].sort());

@@ -26,6 +26,7 @@ import { BooksService, type BookSummary } from './books.service.js';
 import { JournalService } from './journal.service.js';
 import { MembershipService } from './membership.service.js';
 import { SnapshotsService } from './snapshots.service.js';
+import { RemovalService } from './removal.service.js';
 import { sendWorkedOut } from './send-worked-out.js';
 import { WritingService } from './writing.service.js';
 
@@ -46,6 +47,7 @@ export class BooksController {
     @Inject(Workers) private readonly workers: Workers,
     @Inject(MembershipService) private readonly membership: MembershipService,
     @Inject(SnapshotsService) private readonly snapshots: SnapshotsService,
+    @Inject(RemovalService) private readonly removal: RemovalService,
   ) {}
 
   @Get('books')
@@ -93,7 +95,7 @@ export class BooksController {
   @ApiOperation({ summary: 'Remove a book for good (owners)' })
   async remove(@BookId() id: string, @PersonId() personId: string): Promise<void> {
     await this.membership.require(id, personId, ['owner']);
-    await this.books.remove(id);
+    await this.removal.remove([id]);
   }
 
   @Get('books/:id/file')

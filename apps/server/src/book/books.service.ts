@@ -63,10 +63,6 @@ export class BooksService {
     });
     return bookId;
   }
-
-  async remove(bookId: string): Promise<void> {
-    await this.database.getRepository(Books).delete({ id: bookId });
-  }
 }
 
 /** The writes that make a new book of rows that were read; its settings get the id of the book. */

@@ -35,6 +35,7 @@ import { PeriodsOfMixes1767100000000 } from './migrations/1767100000000-periods-
 import { FoundByAllReferences1767200000000 } from './migrations/1767200000000-found-by-all-references.js';
 import { JournalInPieces1767300000000 } from './migrations/1767300000000-journal-in-pieces.js';
 import { MakersOfDocuments1767400000000 } from './migrations/1767400000000-makers-of-documents.js';
+import { RemovedBooks1767500000000 } from './migrations/1767500000000-removed-books.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -73,6 +74,7 @@ const MIGRATIONS = [
   FoundByAllReferences1767200000000,
   JournalInPieces1767300000000,
   MakersOfDocuments1767400000000,
+  RemovedBooks1767500000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

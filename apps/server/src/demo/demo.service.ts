@@ -5,6 +5,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service.js';
 import { Limits } from '../accounts/limits.js';
+import { RemovalService } from '../book/removal.service.js';
 import { BooksService } from '../book/books.service.js';
 import type { User } from '../database/entities.js';
 import { log } from '../http/logger.js';
@@ -26,6 +27,7 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
     @Inject(AccountsService) private readonly accounts: AccountsService,
     @Inject(BooksService) private readonly books: BooksService,
     @Inject(Limits) private readonly limits: Limits,
+    @Inject(RemovalService) private readonly removal: RemovalService,
     @Inject(TODAY) private readonly today: Today,
   ) {}
 
@@ -51,20 +53,26 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
     clearInterval(this.timer);
   }
 
-  /** Removes the guests whose last session has run out, with their books. */
+  /** Removes the guests whose last session has run out, with their books: first these, and when they are gone the guest too. */
   async removeExpired(): Promise<void> {
-    await this.database.transaction(async (manager) => {
+    const bookIds = await this.database.transaction(async (manager) => {
       const gone: { id: string }[] = await manager.query(
         `SELECT id FROM users WHERE kind = 'guest' AND created_at < now() - interval '1 hour' AND NOT EXISTS
            (SELECT 1 FROM sessions WHERE sess ->> 'userId' = users.id::text AND expire > now()) FOR UPDATE SKIP LOCKED`,
       );
       const ids = gone.map(({ id }) => id);
-      if (ids.length === 0) return;
-      await manager.query(
-        `DELETE FROM books WHERE id IN (SELECT book_id FROM members WHERE user_id = ANY($1::uuid[]))`,
+      const books: { id: string }[] = await manager.query(
+        'SELECT book_id AS id FROM members WHERE user_id = ANY($1::uuid[])',
         [ids],
       );
-      await manager.query(`DELETE FROM users WHERE id = ANY($1::uuid[])`, [ids]);
+      // Who is named in the journal of a book that is still being removed goes another time.
+      await manager.query(
+        `DELETE FROM users WHERE id = ANY($1::uuid[]) AND NOT EXISTS (SELECT 1 FROM journal WHERE user_id = users.id)
+           AND NOT EXISTS (SELECT 1 FROM members WHERE user_id = users.id)`,
+        [ids],
+      );
+      return books.map(({ id }) => id);
     });
+    if (bookIds.length > 0) await this.removal.remove(bookIds);
   }
 }
