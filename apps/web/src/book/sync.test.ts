@@ -4,7 +4,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { store } from '../state/store.js';
 import { named } from '../testing/open-demo.js';
 import { refusal, stubServer, type StubServer } from '../testing/stub-server.js';
-import { edit, editAgain } from './edit.js';
+import { bookActions } from '../state/book-slice.js';
+import { edit, editAgain, redo, undo } from './edit.js';
 import { model } from './model.js';
 import { createOf, updateOf } from './operations.js';
 import { sync } from './sync.js';
@@ -150,4 +151,48 @@ describe('an edit at which the server fails', () => {
   });
 
   const glazeNames = () => model.rows.rowsWith('product', 'name', 'Fern glaze').map(({ name }) => name);
+});
+
+describe('a change of many rows from before the page was opened', () => {
+  const many = () =>
+    Array.from({ length: 4 }, (_none, index) => createOf('material', newId(), { name: `Ash ${index}` }));
+
+  /** The stack as it is after a reload: of the change its first write is there, and two pieces are still at the server. */
+  function asAfterReload(isAway: boolean) {
+    const [entry] = book().undo;
+    const writes = entry?.writes ?? [];
+    const rest = { revision: 7, piece: 1 };
+    store.dispatch(bookActions.stacked({ undo: [{ ...entry!, writes: writes.slice(0, 1), rest }], redo: [] }));
+    const fetched = globalThis.fetch;
+    vi.stubGlobal('fetch', (path: string, init?: RequestInit) => {
+      const piece = /changes\/7\/writes\?piece=(\d)/.exec(path)?.[1];
+      if (piece === undefined) return fetched(path, init);
+      if (isAway) return Promise.reject(new TypeError('no network'));
+      const isFirst = piece === '1';
+      return Promise.resolve(
+        Response.json({ writes: isFirst ? writes.slice(1, 3) : writes.slice(3), rest: isFirst ? 2 : null }),
+      );
+    });
+  }
+
+  it('is fetched whole before it is taken back, all of it', async () => {
+    make(many());
+    await settled();
+    asAfterReload(false);
+    store.dispatch(undo());
+    await vi.waitFor(() => expect(model.rows.all('material').filter(({ name }) => name.startsWith('Ash'))).toEqual([]));
+    expect(book().undo).toEqual([]);
+    store.dispatch(redo());
+    expect(model.rows.all('material').filter(({ name }) => name.startsWith('Ash'))).toHaveLength(4);
+  });
+
+  it('stays where it is while the server is away, and says so', async () => {
+    make(many());
+    await settled();
+    asAfterReload(true);
+    store.dispatch(undo());
+    await vi.waitFor(() => expect(notices().at(-1)).toContain('could not be fetched'));
+    expect(model.rows.all('material').filter(({ name }) => name.startsWith('Ash'))).toHaveLength(4);
+    expect(book().undo).toHaveLength(1);
+  });
 });
