@@ -29,7 +29,7 @@ export class SessionPool extends Pool implements OnApplicationShutdown {
   }
 }
 
-/** Sessions that a person may have: of more, those that were used longest ago end. */
+/** Sessions that a person may have: of more, those that began longest ago end. */
 const MOST_SESSIONS = 20;
 
 /** The sessions of people, as far as they are looked at from outside. */
@@ -41,7 +41,7 @@ export class Sessions {
   async keepLatest(userId: string): Promise<void> {
     await this.pool.query(
       `DELETE FROM sessions WHERE sid IN (SELECT sid FROM sessions WHERE sess ->> 'userId' = $1
-         ORDER BY expire DESC OFFSET ${MOST_SESSIONS - 1})`,
+         ORDER BY (sess ->> 'begunAt')::numeric DESC NULLS LAST OFFSET ${MOST_SESSIONS - 1})`,
       [userId],
     );
   }

@@ -22,6 +22,9 @@ interface Listener {
 /** A word every so often keeps proxies from closing a quiet connection, and shows which sessions have ended. */
 const HEARTBEAT = 25_000;
 
+/** Connections of one person: a browser holds one, whatever tabs it has. */
+const MOST_OF_ONE = 20;
+
 /** In milliseconds: a database that does not answer is away. */
 const CONNECTION_TIMEOUTS = { connectionTimeoutMillis: 10_000, query_timeout: 10_000 } as const;
 
@@ -53,11 +56,18 @@ export class BookEvents implements OnApplicationBootstrap, BeforeApplicationShut
   /** What a person hears: the revisions of all their books at first, and then whatever becomes another. */
   listen(userId: string, sessionId: string): Observable<{ type?: string; data: Revisions | '' }> {
     return new Observable((subscriber) => {
+      this.makeRoom(userId);
       const listener = { userId, sessionId, subscriber };
       this.listeners.add(listener);
       void this.tellAll([listener]);
       return () => this.listeners.delete(listener);
     });
+  }
+
+  /** Of too many connections of one person the oldest ends; its page asks again when it is looked at. */
+  private makeRoom(userId: string): void {
+    const own = [...this.listeners].filter((each) => each.userId === userId);
+    for (const { subscriber } of own.slice(0, own.length - MOST_OF_ONE + 1)) subscriber.complete();
   }
 
   beforeApplicationShutdown(): void {

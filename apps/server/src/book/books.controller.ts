@@ -86,6 +86,7 @@ export class BooksController {
     @Req() request: Request,
     @Res() response: Response,
   ): Promise<void> {
+    response.set('Book-Filled', String(await this.books.percentFilled(id)));
     response.set('Book-Role', await this.membership.require(id, personId));
     await sendPacked(request, response, await this.snapshots.packed(id));
   }

@@ -1,7 +1,7 @@
+import { percentFilled, refuseTooManyBooks } from './room.js';
 import {
   STORED_KINDS,
   newId,
-  problem,
   ProblemError,
   readBookFile,
   type BookRows,
@@ -11,7 +11,7 @@ import {
 } from '@nuvar/book';
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, type EntityManager } from 'typeorm';
+import { DataSource } from 'typeorm';
 import { Books, Members } from '../database/entities.js';
 import { changeOf } from './change-of.js';
 import { ChangeService, writesOfNewBook } from './change.service.js';
@@ -38,6 +38,11 @@ export class BooksService {
     );
   }
 
+  /** How much of the room of a book is taken, in percent; 0 while it is far from full. */
+  percentFilled(bookId: string): Promise<number> {
+    return percentFilled(this.database.manager, bookId);
+  }
+
   /** Makes a book with the given settings and nothing else in it. Throws the problems of the settings. */
   make(userId: string, settings: Readonly<Record<string, unknown>>): Promise<string> {
     return this.makeWith(userId, (bookId) => {
@@ -56,7 +61,7 @@ export class BooksService {
   private async makeWith(userId: string, writesFor: (bookId: string) => readonly Write[]): Promise<string> {
     const bookId = newId();
     await this.database.transaction(async (manager) => {
-      await refuseManyOfAGuest(manager, userId);
+      await refuseTooManyBooks(manager, userId);
       await manager.getRepository(Books).insert({ id: bookId, revision: 0 });
       await manager.getRepository(Members).insert({ bookId, userId, role: 'owner' });
       await this.changes.fillNewBook(manager, bookId, userId, writesFor(bookId));
@@ -73,16 +78,4 @@ function creationOf(rows: BookRows, bookId: string): Write[] {
       return { kind, id, before: null, after: { ...(row as StoredRow), id } };
     }),
   );
-}
-
-/** A guest tries things out: with the demo book, so many in all. */
-const MOST_BOOKS_OF_A_GUEST = 3;
-
-async function refuseManyOfAGuest(manager: EntityManager, userId: string): Promise<void> {
-  const found: { count: number }[] = await manager.query(
-    `SELECT count(book_id)::integer AS count FROM users LEFT JOIN members ON user_id = users.id
-     WHERE users.id = $1 AND kind = 'guest'`,
-    [userId],
-  );
-  if ((found[0]?.count ?? 0) >= MOST_BOOKS_OF_A_GUEST) throw new ProblemError([problem('not-as-a-guest')]);
 }

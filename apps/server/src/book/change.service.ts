@@ -20,6 +20,7 @@ import { membershipIn } from './membership.js';
 import { judgedOnDemand, readerOnDemand } from './reader-on-demand.js';
 import { rowsAsked } from './rows.js';
 import { refusalOfStorage } from './storage-refusal.js';
+import { takeRoom } from './room.js';
 import { keepPieces, piecesOf, type Piece } from './journal-pieces.js';
 import { keepStock } from '../purchasing/stock-ledger.js';
 import { keysOfNamesakes, storeWrites, type NameKeys } from './stored-writes.js';
@@ -133,7 +134,8 @@ async function carryOut(
     [bookId, revision, change.id, userId, change.undoes ?? null, JOURNAL_FORMAT, digest, writes.length],
   );
   await keepPieces(manager, bookId, revision, pieces);
-  await manager.query('UPDATE books SET revision = $2 WHERE id = $1', [bookId, revision]);
+  const bytes = pieces.reduce((sum, { text }) => sum + Buffer.byteLength(text), 0);
+  await takeRoom(manager, bookId, revision, writes, bytes);
   await manager.query(`SELECT pg_notify('book_changed', $1)`, [`${bookId} ${revision}`]);
   return revision;
 }

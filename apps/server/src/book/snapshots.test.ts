@@ -3,6 +3,7 @@ import { rowsOfColumns, type RowColumns, type StoredRow } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { afterAll, beforeAll, beforeEach, expect, it, vi } from 'vitest';
 import { DataSource } from 'typeorm';
+import { RemovalService } from './removal.service.js';
 import { material, signUp, testServer, type Person } from '../testing/client.js';
 
 let app: NestExpressApplication;
@@ -81,5 +82,6 @@ it('is renewed some time after the last change of the book', async () => {
 it('goes with its book', async () => {
   await materials();
   await owner.delete(`/api/books/${bookId}`).expect(204);
+  await app.get(RemovalService).finished();
   expect(await sql('SELECT 1 FROM kept_snapshots WHERE book_id = $1')).toEqual([]);
 });

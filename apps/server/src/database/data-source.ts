@@ -36,6 +36,7 @@ import { FoundByAllReferences1767200000000 } from './migrations/1767200000000-fo
 import { JournalInPieces1767300000000 } from './migrations/1767300000000-journal-in-pieces.js';
 import { MakersOfDocuments1767400000000 } from './migrations/1767400000000-makers-of-documents.js';
 import { RemovedBooks1767500000000 } from './migrations/1767500000000-removed-books.js';
+import { RoomOfBooks1767600000000 } from './migrations/1767600000000-room-of-books.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -75,6 +76,7 @@ const MIGRATIONS = [
   JournalInPieces1767300000000,
   MakersOfDocuments1767400000000,
   RemovedBooks1767500000000,
+  RoomOfBooks1767600000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

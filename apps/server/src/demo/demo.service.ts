@@ -6,6 +6,7 @@ import { DataSource } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service.js';
 import { Limits } from '../accounts/limits.js';
 import { RemovalService } from '../book/removal.service.js';
+import { refuseFullDemo } from '../book/room.js';
 import { BooksService } from '../book/books.service.js';
 import type { User } from '../database/entities.js';
 import { log } from '../http/logger.js';
@@ -34,6 +35,7 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
   /** Makes a guest with a demo book. Throws `demo-off`, or `too-many-tries` where too many have come. */
   async newGuest(network: string): Promise<User> {
     if (!this.isOn) throw new ProblemError([problem('demo-off')]);
+    await refuseFullDemo(this.database.manager);
     await this.limits.countGuest(network);
     const guest = await this.accounts.makeGuest();
     await this.books.takeIn(guest.id, quillfernPottery(this.today()));

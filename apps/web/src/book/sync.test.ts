@@ -60,6 +60,16 @@ describe('the traffic with the server', () => {
     expect(model.rows.rowsWith('material', 'name', 'Waits behind it')).toHaveLength(1);
   });
 
+  it('sets aside what a full book cannot take, so that nothing typed is lost, and says so', async () => {
+    server.refuse = ({ operations }) =>
+      JSON.stringify(operations).includes('Much') ? refusal(422, 'book-full') : null;
+    make([createOf('material', newId(), { name: 'Much' })]);
+    await settled();
+    expect(notices().at(-1)).toContain('Refused: book-full.');
+    expect(model.rows.rowsWith('material', 'name', 'Much')).toEqual([]);
+    expect(book().aside.map(({ label }) => label)).toEqual([expect.stringContaining('Much')]);
+  });
+
   it('drops what the server will never take, says why, and goes on with the next', async () => {
     server.refuse = ({ operations }) =>
       JSON.stringify(operations).includes('Never') ? refusal(422, 'name-taken') : null;

@@ -31,6 +31,9 @@ interface Connection {
 
 const RETRY_AFTER = 2000;
 
+/** From there on, in percent, whoever opens a book is told that it will soon be full. */
+const NEARLY_FULL = 90;
+
 /** So often the server may fail at a change before its maker is asked what is to become of it. */
 const FAILURES = 3;
 let current: Connection | null = null;
@@ -54,11 +57,15 @@ export const sync = {
       aside.all(),
     ]);
     if (!snapshot.ok) return openingOf(snapshot.status);
-    const { text, role } = snapshot.value;
+    const { text, role, filled } = snapshot.value;
     const { revision } = model.open(text, pending);
     if (history.ok) learnLedger(history.value, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, aside: edits, ...stacks }));
+    if (filled >= NEARLY_FULL) {
+      const sentence = `This book is ${filled} % full. Before it is, remove rows, or export it and take it in as a new book, which begins a new history.`;
+      handle.dispatch(noticed({ sentence, tone: 'problem' }));
+    }
     void refusedTexts.open(handle, personId, bookId);
     const connection: Connection = {
       handle,
@@ -284,7 +291,10 @@ async function refused(
   answer: Extract<Answer<unknown>, { ok: false }>,
 ): Promise<boolean> {
   const { handle } = connection;
-  await drop(connection, [change]);
+  if (answer.problems.some(({ code }) => code === 'book-full')) {
+    connection.failed = { id: change.id, times: 1 };
+    await sync.setAside();
+  } else await drop(connection, [change]);
   const sentence = answer.problems.map((each) => each.sentence).join(' ');
   handle.dispatch(noticed({ sentence: `An edit could not be kept. ${sentence}`, tone: 'problem' }));
   return true;

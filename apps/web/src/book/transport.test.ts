@@ -24,7 +24,7 @@ it('what was asked ahead opens the book it is of, once, and is asked anew after 
   answer = byPath(() => snapshot(7, 'editor'));
   transport.expect('clay');
   const [first, history] = await transport.opening('clay');
-  expect(first).toEqual({ ok: true, value: { text: '{"revision":7,"rows":{}}', role: 'editor' } });
+  expect(first).toEqual({ ok: true, value: { text: '{"revision":7,"rows":{}}', role: 'editor', filled: 0 } });
   expect(history).toEqual({ ok: true, value: [] });
   expect(asked).toEqual(['/api/books/clay', '/api/books/clay/changes?own=true']);
   answer = byPath(() => snapshot(8, 'editor'));

@@ -10,6 +10,8 @@ export interface Snapshot {
 export interface SnapshotText {
   readonly text: string;
   readonly role: Role;
+  /** How much of the room of the book is taken, in percent; 0 while it is far from full. */
+  readonly filled: number;
 }
 
 export interface LedgerOfPeriod {
@@ -60,7 +62,7 @@ async function answerOf<Value>(
 async function snapshotText(response: Response): Promise<SnapshotText> {
   const role = response.headers.get('Book-Role');
   if (role === null) throw new TypeError('This is no snapshot.');
-  return { text: await response.text(), role: role as Role };
+  return { text: await response.text(), role: role as Role, filled: Number(response.headers.get('Book-Filled') ?? 0) };
 }
 
 /** What it takes to open a book: its snapshot, and what one could take back. */
