@@ -23,6 +23,8 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['apps/server/src/**/*.test.ts'],
+          // Wrong sign-ins and the like are made on purpose, by the hundred.
+          env: { LOG_LEVEL: 'error' },
           testTimeout: 120_000,
           hookTimeout: 240_000,
           fileParallelism: false,

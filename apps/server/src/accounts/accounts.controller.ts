@@ -1,4 +1,6 @@
+import { ProblemError } from '@nuvar/book';
 import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Req } from '@nestjs/common';
+import { noteSecurityEvent } from '../http/security-log.js';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import type { User } from '../database/entities.js';
@@ -44,7 +46,9 @@ export class AccountsController {
     await this.limits.count('signUp', networkOf(request.ip));
     const present = await this.signedIn(request);
     const guestId = present?.kind === 'guest' ? present.id : null;
-    return this.begin(request, await this.accounts.signUp(given, guestId));
+    const user = await this.accounts.signUp(given, guestId);
+    noteSecurityEvent('signed up', { userId: user.id, network: networkOf(request.ip) });
+    return this.begin(request, user);
   }
 
   @Post('session')
@@ -52,7 +56,15 @@ export class AccountsController {
   @TakesSmallBody()
   @ApiOperation({ summary: 'Sign in' })
   async signIn(@Body() { email, password }: SignInRequest, @Req() request: Request): Promise<SessionAnswer> {
-    const user = await this.limits.signIn(email, networkOf(request.ip), () => this.accounts.signIn(email, password));
+    const network = networkOf(request.ip);
+    const user = await this.limits
+      .signIn(email, network, () => this.accounts.signIn(email, password))
+      .catch((error: unknown) => {
+        const isWrong = error instanceof ProblemError && error.problems[0]?.code === 'wrong-sign-in';
+        noteSecurityEvent(isWrong ? 'wrong sign-in' : 'too many tries', { network });
+        throw error;
+      });
+    noteSecurityEvent('signed in', { userId: user.id, network });
     await this.limits.count('signInRight', user.id);
     await this.sessions.keepLatest(user.id);
     return this.begin(request, user);
@@ -71,6 +83,7 @@ export class AccountsController {
   @Delete('session')
   @ApiOperation({ summary: 'Sign out' })
   async signOut(@Req() request: Request): Promise<SessionAnswer> {
+    if (request.session.userId !== undefined) noteSecurityEvent('signed out', { userId: request.session.userId });
     await endSession(request);
     return this.answer(null);
   }

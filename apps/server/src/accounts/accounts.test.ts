@@ -2,7 +2,8 @@ import { newId } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { log } from '../http/logger.js';
 import { SessionPool } from './session.js';
 import { codesOf, PASSWORD, signUp, testServer } from '../testing/client.js';
 
@@ -98,6 +99,25 @@ describe('accounts', () => {
     const statuses: number[] = [];
     for (let tries = 0; tries < 11; tries += 1) statuses.push((await guess(person.email)).status);
     expect(statuses).toContain(429);
+  });
+
+  it('leave a trace of who came in and who tried to, without addresses and passwords', async () => {
+    const noted = vi.spyOn(log, 'warn');
+    const person = await signUp(app);
+    const wrong = { email: person.email, password: 'not the right one at all' };
+    await request(app.getHttpServer()).post('/api/session').send(wrong).expect(401);
+    await request(app.getHttpServer())
+      .post('/api/session')
+      .send({ ...wrong, password: PASSWORD })
+      .expect(200);
+    const events = noted.mock.calls.flatMap(([about]) => {
+      const { security } = about as unknown as { security?: string };
+      return security === undefined ? [] : [security];
+    });
+    const written = JSON.stringify(noted.mock.calls);
+    noted.mockRestore();
+    expect(events).toEqual(['signed up', 'wrong sign-in', 'signed in']);
+    for (const secret of [person.email, PASSWORD, wrong.password]) expect(written).not.toContain(secret);
   });
 
   it('are protected against requests that another site makes a browser send', async () => {

@@ -1,3 +1,4 @@
+import { noteSecurityEvent } from '../http/security-log.js';
 import { isRowId, problem, ProblemError } from '@nuvar/book';
 import {
   Body,
@@ -97,6 +98,7 @@ export class BooksController {
   async remove(@BookId() id: string, @PersonId() personId: string): Promise<void> {
     await this.membership.require(id, personId, ['owner']);
     await this.removal.remove([id]);
+    noteSecurityEvent('book removed', { bookId: id, userId: personId });
   }
 
   @Get('books/:id/file')
@@ -109,6 +111,7 @@ export class BooksController {
     @Res() response: Response,
   ): Promise<void> {
     await this.membership.require(bookId, asker.id);
+    noteSecurityEvent('book exported', { bookId, userId: asker.id });
     await sendWorkedOut(this.workers, { job: 'book file', bookId }, asker, request, response);
   }
 

@@ -1,4 +1,5 @@
 import { Body, Controller, Delete, Get, Inject, Put, UseGuards } from '@nestjs/common';
+import { noteSecurityEvent } from '../http/security-log.js';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { PersonId, SignedInGuard } from '../accounts/signed-in.guard.js';
 import { TakesSmallBody } from '../http/body.interceptor.js';
@@ -36,6 +37,7 @@ export class MembersController {
     @PersonId() personId: string,
   ): Promise<{ removed: true }> {
     await this.membership.remove(bookId, personId, userId);
+    noteSecurityEvent('member taken out', { bookId, byId: personId, userId });
     return { removed: true };
   }
 }

@@ -1,4 +1,5 @@
 import { problem, ProblemError, type Role } from '@nuvar/book';
+import { noteSecurityEvent } from '../http/security-log.js';
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
@@ -51,6 +52,7 @@ export class MembershipService {
         [bookId, user.id, role],
       );
     });
+    noteSecurityEvent('role given', { bookId, byId: ownerId, userId: user.id, role });
   }
 
   /** Takes a person out of a book: owners whom they will, everybody else themselves. */

@@ -11,18 +11,27 @@ export interface JobEnds<Said> {
   readonly said: (said: Said) => void;
   /** The worker died without an answer: mostly there was not enough memory. */
   readonly died: () => void;
+  /** Where the work may take so long at most, in milliseconds: what to do when it is ended for that. */
+  readonly tookTooLong?: { readonly after: number; readonly then: () => void };
 }
 
 /** Starts a worker for one job with its input. It ends with its answer, when it is stopped, or when it dies. */
 export function startJob<Input, Said>(worker: Worker, input: Input, ends: JobEnds<Said>): Job {
+  const { tookTooLong } = ends;
+  const limit = tookTooLong && setTimeout(() => endWith(tookTooLong.then), tookTooLong.after);
+  const end = () => {
+    clearTimeout(limit);
+    worker.terminate();
+  };
+  const endWith = (act: () => void) => {
+    end();
+    act();
+  };
   worker.onmessage = ({ data }: MessageEvent<Said>) => {
-    if (ends.isAnswer(data)) worker.terminate();
+    if (ends.isAnswer(data)) end();
     ends.said(data);
   };
-  worker.onerror = () => {
-    worker.terminate();
-    ends.died();
-  };
+  worker.onerror = () => endWith(ends.died);
   worker.postMessage(input);
-  return { stop: () => worker.terminate() };
+  return { stop: end };
 }

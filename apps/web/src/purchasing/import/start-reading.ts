@@ -2,6 +2,9 @@ import { startJob } from '../../engine/job.js';
 import type { ReadSource } from './read-file.js';
 import type { ReadAnswer } from './read.worker.js';
 
+/** A file that takes longer to read, in milliseconds, is no price list. */
+const LONGEST = 10_000;
+
 /** What becomes of a file that is being read. */
 export interface ReadingEnds {
   readonly read: (source: ReadSource) => void;
@@ -15,5 +18,12 @@ export function startReading(file: File, ends: ReadingEnds): () => void {
     isAnswer: () => true,
     said: (answer) => ('source' in answer ? ends.read(answer.source) : ends.refused(answer.refused)),
     died: () => ends.refused(`${file.name} could not be read: it takes more memory than there is, or it is broken.`),
+    tookTooLong: {
+      after: LONGEST,
+      then: () =>
+        ends.refused(
+          `${file.name} takes more than ten seconds to read and was given up. Save only the sheet you need, and try again.`,
+        ),
+    },
   }).stop;
 }
