@@ -34,7 +34,7 @@ import { useWordFilter } from './use-word-filter.js';
 import { useRoom } from './use-room.js';
 import { useViewsAhead } from './use-views-ahead.js';
 
-interface GridProps<Row extends { readonly id: string }, Patch extends object> {
+export interface GridProps<Row extends { readonly id: string }, Patch extends object> {
   /** What the grid lists, for its heading, its file name and those who hear it. */
   readonly title: string;
   readonly rows: readonly Row[];

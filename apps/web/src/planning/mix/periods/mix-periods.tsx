@@ -5,7 +5,7 @@ import { nextPosition, updateOf } from '../../../book/operations.js';
 import { useRowsOf, useSettings, useVersion } from '../../../book/use-book.js';
 import { fieldColumn } from '../../../controls/grid/field-column.js';
 import { Fields } from '../../../controls/fields/fields.js';
-import { Grid } from '../../../controls/grid/grid.js';
+import { Grid, type GridProps } from '../../../controls/grid/grid.js';
 import { type Column, figureColumn, type GridWriter } from '../../../controls/grid/grid-model.js';
 import { RowField } from '../../../controls/fields/row-field.js';
 import { rowsWriter } from '../../../controls/grid/rows-writer.js';
@@ -83,6 +83,21 @@ interface InPeriods<Field> {
   readonly field: Field;
 }
 
+type LinesProps<Row extends { readonly id: string }, Patch extends object> = Pick<
+  GridProps<Row, Patch>,
+  'title' | 'rows' | 'columns' | 'writer' | 'nameOf'
+>;
+
+/** Lines that are made and removed elsewhere, with what is different in each period; nothing where there are none. */
+function Lines<Row extends { readonly id: string }, Patch extends object>(props: LinesProps<Row, Patch>) {
+  if (props.rows.length === 0) return null;
+  return (
+    <div className="mt-6">
+      <Grid {...props} hasNewRow={false} canRemove={false} />
+    </div>
+  );
+}
+
 /** How much of each line is asked for in each period. */
 function Demand({ planId, periods, title, field }: InPeriods<'minimum' | 'maximum'>) {
   const rows = useRowsOf('mixProduct', 'planId', planId);
@@ -96,20 +111,7 @@ function Demand({ planId, periods, title, field }: InPeriods<'minimum' | 'maximu
     return { columns: [NAME_OF_PRODUCT, ...periodColumns(periods, locale, cellOf)], writer: periodWriter(cellOf) };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is typed is that of this version
   }, [periods, locale, field, version]);
-  if (rows.length === 0) return null;
-  return (
-    <div className="mt-6">
-      <Grid
-        title={title}
-        rows={rows}
-        columns={columns}
-        writer={writer}
-        hasNewRow={false}
-        canRemove={false}
-        nameOf={nameOfMixProduct}
-      />
-    </div>
-  );
+  return <Lines title={title} rows={rows} columns={columns} writer={writer} nameOf={nameOfMixProduct} />;
 }
 
 const NAME_OF_PRODUCT = {
@@ -152,19 +154,8 @@ function Stock({ planId }: { readonly planId: string }) {
       { ...field('keepsFor'), emptyText: () => 'no limit' },
     ];
   }, [locale, currency]);
-  if (rows.length === 0) return null;
   return (
-    <div className="mt-6">
-      <Grid
-        title="Stock carried over"
-        rows={rows}
-        columns={columns}
-        writer={STOCK_WRITER}
-        hasNewRow={false}
-        canRemove={false}
-        nameOf={nameOfProduct}
-      />
-    </div>
+    <Lines title="Stock carried over" rows={rows} columns={columns} writer={STOCK_WRITER} nameOf={nameOfProduct} />
   );
 }
 
@@ -198,20 +189,7 @@ function Supply({ planId, periods, title, field }: InPeriods<'available' | 'extr
   }, [periods, locale, field, version]);
   // The extra of what is kept is bought once, for all periods.
   const rows = field === 'extra' ? all.filter((row) => isOfHours(row) || (isOwn(row) && !row.isKept)) : all;
-  if (rows.length === 0) return null;
-  return (
-    <div className="mt-6">
-      <Grid
-        title={title}
-        rows={rows}
-        columns={columns}
-        writer={writer}
-        hasNewRow={false}
-        canRemove={false}
-        nameOf={nameOfMixResource}
-      />
-    </div>
-  );
+  return <Lines title={title} rows={rows} columns={columns} writer={writer} nameOf={nameOfMixResource} />;
 }
 
 const isOwn = ({ materialId, componentId }: StoredRow<'mixResource'>) => materialId === null && componentId === null;
