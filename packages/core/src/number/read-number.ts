@@ -13,8 +13,8 @@ export interface ReadNumber {
 export type DecimalSign = '.' | ',';
 
 /**
- * Reads a number as people type it: "12,50", "1 200", "3/4", "18.90/24", "3 x 0.5", "15%", "2 h 30", "90 s", "450 g",
- * "€ 12".
+ * Reads a number as people type it: "12,50", "1 200", "3/4", "2 1/2", "2½", "18.90/24", "3 x 0.5", "15%", "2 h 30", "90 s",
+ * "450 g", "€ 12". A space parts thousands, before three digits, or a whole number from a fraction below one.
  * A single sign before one or two, or more than three, digits is the decimal sign whatever the country; before exactly
  * three digits the country decides. A plain number keeps the digits that were typed ("9.50"); quotients keep 12 after the
  * point. Returns null where it is not a number; more than 200 letters are none. Kitchen and liquid measures are those of the country `region` ("US").
@@ -24,10 +24,8 @@ export type DecimalSign = '.' | ',';
  */
 export function readNumber(text: string, decimalSign: DecimalSign, region = ''): ReadNumber | null {
   if (!isShortText(text)) return null;
-  const tidy = text
-    .replace(/[\u00a0\u202f\u2009]/g, ' ')
-    .replace(/[−–]/g, '-')
-    .trim();
+  const tidy = withMixedNumber(withPlainSigns(text), decimalSign);
+  if (tidy === null) return null;
   const time = readTime(tidy, decimalSign);
   if (time !== null) return time;
   const match = /^\p{Sc}?\s*(-?[\d.,' ]*\d(?:\s*[/x*×]\s*[\d.,' ]*\d)?)\s*(%|\p{Sc}|[\p{L}][\p{L}\d²³. ]*)?$/u.exec(
@@ -37,6 +35,28 @@ export function readNumber(text: string, decimalSign: DecimalSign, region = ''):
   const value = readExpression(match[1] ?? '', decimalSign);
   const unit = readSuffix((match[2] ?? '').trim(), region);
   return value === null || unit === undefined ? null : { value, ...unit };
+}
+
+/** Spaces, minus signs and fractions of one letter ("½") as those of a keyboard. */
+export const withPlainSigns = (text: string): string =>
+  text
+    .replace(/[\u00a0\u202f\u2009]/g, ' ')
+    .replace(/[−–]/g, '-')
+    .replace(/[\u00bc-\u00be\u2150-\u215e]/g, (fraction) => ` ${fraction.normalize('NFKC')}`)
+    .replaceAll('\u2044', '/')
+    .trim();
+
+/** A whole number and a fraction: three digits before the stroke are a group of thousands, and the whole a quotient ("1 200/24"). */
+const MIXED = /^(\p{Sc}?\s*-?)(\d+)(?: +|-)(\d{1,2}|\d{4,})\s*\/\s*(\d+)(?![\d.,])/u;
+
+/** The text with a whole number and a fraction ("2 1/2", "2-1/2") as one decimal number; null where that is no fraction below one. */
+function withMixedNumber(text: string, sign: DecimalSign): string | null {
+  const match = MIXED.exec(text);
+  if (match === null) return text;
+  const [all, before = '', whole = '', above = '', below = ''] = match;
+  if (Number(above) >= Number(below)) return null;
+  const value = plain(new Decimal(above).div(below).plus(whole));
+  return `${before}${value.replace('.', sign)}${text.slice(all.length)}`;
 }
 
 /** What stands behind a number: nothing, a percent sign, a currency, or a unit; undefined where it is none of these. */
@@ -78,8 +98,12 @@ function readExpression(text: string, sign: DecimalSign): string | null {
   return plain(new Decimal(first).mul(second));
 }
 
+/** Spaces and apostrophes part thousands and nothing else: "1 2" is no twelve. */
+const GROUPED_BY_SPACE = /^-?\d{1,3}(?:[ ']\d{3})+(?:[.,]\d*)?$/;
+
 /** One number as decimal text, with the digits after the point that were typed. */
 function readPlain(text: string, sign: DecimalSign): string | null {
+  if (/[ ']/.test(text) && !GROUPED_BY_SPACE.test(text)) return null;
   const packed = text.replace(/[ ']/g, '');
   const last = packed.replace(/[^.,]/g, '').at(-1) ?? sign;
   const isAllGroups = isGroupedThroughout(packed, sign);

@@ -17,11 +17,20 @@ export type Rounding = RoundingMode | 'up' | 'down';
  * What divisions left in the last digits is dropped first, in every mode: 10/3 x 3 is 10, and 10 rounded up to cents is
  * 10.00 and not 10.01; 29.955 / 3 is 9.985 and rounds to 9.99.
  *
+ * Up and down, less than a millionth of a step is no reason for another one: typed quotients are kept to 12 decimals, and
+ * what is made of 40000/12 hours is 15,390.00 and not 15,390.01.
+ *
  * @example roundToStep(decimal('7.32'), decimal('0.05'), 'up') → "7.35"
  */
 export function roundToStep(amount: DecimalValue, step: DecimalValue, rounding: Rounding): DecimalValue {
-  return withoutNoise(amount).div(step).toDecimalPlaces(0, MODES[rounding]).mul(step);
+  const steps = withoutNoise(amount).div(step);
+  const nearest = steps.toDecimalPlaces(0, Decimal.ROUND_HALF_UP);
+  const isDirected = rounding === 'up' || rounding === 'down';
+  if (isDirected && steps.minus(nearest).abs().lessThan(NO_STEP)) return nearest.mul(step);
+  return steps.toDecimalPlaces(0, MODES[rounding]).mul(step);
 }
+
+const NO_STEP = new Decimal('1e-6');
 
 const MODES: Record<Rounding, DecimalStatic.Rounding> = {
   'half-away-from-zero': Decimal.ROUND_HALF_UP,

@@ -24,6 +24,13 @@ describe('decimals', () => {
     const ten = decimal(10).div(3).mul(3);
     expect(ten.eq(10)).toBe(false);
     expect(roundToStep(ten, decimal('0.01'), 'up').toFixed(2)).toBe('10.00');
+    // 4.617 an hour for 40000/12 hours as they are typed, 3333.333333333333: 15,390.00 and no cent more.
+    const typed = decimal('3333.333333333333').mul('4.617');
+    expect(roundToStep(typed, decimal('0.01'), 'up').toFixed(2)).toBe('15390.00');
+    expect(roundToStep(typed, decimal('0.01'), 'down').toFixed(2)).toBe('15390.00');
+    const more = decimal('15390.00000002');
+    expect(roundToStep(more, decimal('0.01'), 'up').toFixed(2)).toBe('15390.01');
+    expect(roundToStep(decimal('15389.99999998'), decimal('0.01'), 'down').toFixed(2)).toBe('15389.99');
   });
 });
 

@@ -1,11 +1,11 @@
-import { type DecimalSign, isShortText, readNumber } from '../number/index.js';
+import { type DecimalSign, isShortText, readNumber, withPlainSigns } from '../number/index.js';
 
 /** What was understood of a typed quantity: its amount, and the unit that was typed with it, or the word that names none. */
 export type TypedQuantity =
   { readonly value: string; readonly unit: string | null } | { readonly value: string; readonly unknownUnit: string };
 
 /** A number, and a word behind it. */
-const WITH_WORD = /^\s*([-\d][\d.,'\s/x*×]*?)\s*(\p{L}[^\t\r\n]{0,39}?)\s*$/u;
+const WITH_WORD = /^\s*([-\d][-\d.,'\s/x*×]*?)\s*(\p{L}[^\t\r\n]{0,39}?)\s*$/u;
 
 /**
  * Reads a quantity as people type it: "450 g", "12 x 500 ml", "3/4 cup", "2 trays", "1 h 30". `unitOf` gives the code of
@@ -20,7 +20,7 @@ export function readQuantity(
   unitOf: (word: string) => string | undefined,
 ): TypedQuantity | null {
   if (!isShortText(text)) return null;
-  const [, amount = '', word = ''] = WITH_WORD.exec(text) ?? [];
+  const [, amount = '', word = ''] = WITH_WORD.exec(withPlainSigns(text)) ?? [];
   const unit = word === '' ? undefined : unitOf(word);
   const number = word === '' ? null : readNumber(amount, sign);
   if (unit !== undefined && number !== null) return { value: number.value, unit };
