@@ -103,8 +103,12 @@ const GROUPED_BY_SPACE = /^-?\d{1,3}(?:[ ']\d{3})+(?:[.,]\d*)?$/;
 
 /** One number as decimal text, with the digits after the point that were typed. */
 function readPlain(text: string, sign: DecimalSign): string | null {
-  if (/[ ']/.test(text) && !GROUPED_BY_SPACE.test(text)) return null;
-  const packed = text.replace(/[ ']/g, '');
+  const isParted = /[ ']/.test(text);
+  return isParted && !GROUPED_BY_SPACE.test(text) ? null : readPacked(text.replace(/[ ']/g, ''), sign);
+}
+
+/** The same, of a text without spaces. */
+function readPacked(packed: string, sign: DecimalSign): string | null {
   const last = packed.replace(/[^.,]/g, '').at(-1) ?? sign;
   const isAllGroups = isGroupedThroughout(packed, sign);
   const [whole = '', fraction = ''] = isAllGroups ? [packed] : cutAt(packed, packed.lastIndexOf(last));
