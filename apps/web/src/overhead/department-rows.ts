@@ -3,7 +3,7 @@ import { model } from '../book/model.js';
 import { createOf, nextPosition, updateOf } from '../book/operations.js';
 import { fieldColumn } from '../controls/grid/field-column.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid/grid-model.js';
-import { readBetween, writeBetween } from '../controls/grid/number-between.js';
+import { madeBetween, readBetween, writeBetween, writeIntoMade } from '../controls/grid/number-between.js';
 import { rowsWriter } from '../controls/grid/rows-writer.js';
 import { typedText } from '../figures/format.js';
 import { BASIS_WORDS, DEPARTMENT_TYPE_WORDS } from './method-words.js';
@@ -27,9 +27,15 @@ function cellRow({ kind, of }: Pick<Cell, 'kind' | 'of'>, departmentId: string) 
     (StoredRow & { readonly amount: string; readonly actualAmount?: string | null }) | undefined;
 }
 
-function writeCell({ kind, field, of, amount }: Cell, departmentId: string): Operation[] {
+function writeCell(
+  { kind, field, of, amount }: Cell,
+  departmentId: string,
+  before: readonly Operation[],
+): readonly Operation[] {
   const known = cellRow({ kind, of }, departmentId);
   const between = { departmentId, [OF[kind]]: of };
+  const made = known === undefined ? madeBetween(kind, between, before) : undefined;
+  if (made !== undefined) return writeIntoMade(made, field, amount ?? (field === 'amount' ? '0' : null), null);
   if (field === 'amount') return writeBetween({ kind, field }, known, between, amount);
   // The actual use stands beside the budgeted one: emptied, it is as budgeted, and used without a budget, that is zero.
   if (known !== undefined) return updateOf(kind, known, { [field]: amount });
@@ -63,11 +69,11 @@ const plain = rowsWriter<Department>('department', {
 export const departmentWriter: GridWriter<Department, DepartmentPatch> = {
   update: (row, { cell, ...fields }, before) => [
     ...plain.update(row, fields, before),
-    ...(cell === undefined ? [] : writeCell(cell, row.id)),
+    ...(cell === undefined ? [] : writeCell(cell, row.id, before)),
   ],
   create: (id, { cell, ...fields }, before) => {
     const made = plain.create(id, fields, before);
-    return made === null ? null : [...made, ...(cell === undefined ? [] : writeCell(cell, id))];
+    return made === null ? null : [...made, ...(cell === undefined ? [] : writeCell(cell, id, before))];
   },
   remove: plain.remove,
 };

@@ -12,7 +12,13 @@ import { monthOfYear } from './month-words.js';
 
 export type Volume = StoredRow<'plannedVolume'>;
 /** What is typed into the row of a volume; a month by its number, empty where it is to follow the season again. */
-export type VolumePatch = Partial<Volume> & { readonly month?: number; readonly units?: string | null };
+export type VolumePatch = Partial<Volume> & { readonly planned?: PlannedCell };
+
+/** What is typed for a month of the year; null where it is emptied. */
+interface PlannedCell {
+  readonly month: number;
+  readonly units: string | null;
+}
 
 const IN_A_MONTH = { kind: 'plannedMonth', field: 'units' } as const;
 const MONTHS = Array.from({ length: 12 }, (_none, index) => index + 1);
@@ -65,24 +71,22 @@ function monthColumn(month: number, view: VolumesView | undefined, style: Style)
       const amount = view?.volumes[id]?.months[month - 1]?.amount;
       return amount == null ? '' : written(amount, 0, style);
     },
-    read: (text) => readBetween(IN_A_MONTH, text, { header, locale: style.locale }, (units) => ({ month, units })),
+    read: (text) =>
+      readBetween(IN_A_MONTH, text, { header, locale: style.locale }, (units) => ({ planned: { month, units } })),
   };
 }
 
 export const volumeWriter: GridWriter<Volume, VolumePatch> = {
-  update: (row, { month, units, ...fields }) => [
+  update: (row, { planned, ...fields }) => [
     ...updateOf('plannedVolume', row, fields),
-    ...(month === undefined ? [] : writeMonth(row.id, month, units ?? null)),
+    ...(planned === undefined ? [] : writeMonth(row.id, planned)),
   ],
-  create: (id, { month, units, ...fields }) => {
+  create: (id, { planned, ...fields }) => {
     if (fields.productId == null) return null;
-    return [
-      createOf('plannedVolume', id, { ...fields }),
-      ...(month === undefined ? [] : writeMonth(id, month, units ?? null)),
-    ];
+    return [createOf('plannedVolume', id, { ...fields }), ...(planned === undefined ? [] : writeMonth(id, planned))];
   },
   remove: ({ id }) => removalInBook('plannedVolume', id),
 };
 
-const writeMonth = (volumeId: string, month: number, units: string | null): Operation[] =>
+const writeMonth = (volumeId: string, { month, units }: PlannedCell): Operation[] =>
   writeBetween(IN_A_MONTH, typedMonth(volumeId, month), { volumeId, month }, units);

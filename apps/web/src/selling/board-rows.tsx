@@ -24,8 +24,7 @@ export type BoardShow = keyof typeof BOARD_SHOWS;
 
 /** What is typed into the row of a product: its price in one channel. */
 export interface BoardPatch {
-  readonly channelId: string;
-  readonly price: string | null;
+  readonly priced?: { readonly channelId: string; readonly price: string | null };
 }
 
 const pointOf = (productId: string, channelId: string) =>
@@ -52,7 +51,9 @@ function Standing({ productId, channelId }: { readonly productId: string; readon
 /** Prices are typed into the board as into a list; an empty one takes the product out of the channel only under Prices. */
 export function boardWriter(pricesIncludeTax: boolean): GridWriter<Product, BoardPatch> {
   return {
-    update: ({ id: productId }, { channelId, price }) => {
+    update: ({ id: productId }, { priced }) => {
+      if (priced === undefined) return [];
+      const { channelId, price } = priced;
       const point = pointOf(productId, channelId);
       if (point !== undefined) return updateOf('pricePoint', point, { price });
       return price === null
@@ -123,14 +124,21 @@ function priceColumn(channelId: string, name: string, locale: string): Column<Pr
     id: channelId,
     header: name,
     type: 'number',
-    place: ({ id }) => `${pointOf(id, channelId)?.id ?? id}.price`,
+    // A channel without a price yet has a place of its own: what is refused there is refused in no other.
+    place: ({ id }) => {
+      const point = pointOf(id, channelId);
+      return point === undefined ? `${id}.price-${channelId}` : `${point.id}.price`;
+    },
     text: ({ id }) => typedText(pointOf(id, channelId)?.price ?? '', locale),
     stored: ({ id }) => pointOf(id, channelId)?.price ?? '',
     read: (text) => {
       if (PRICE === undefined) return { refusal: 'There are no prices.' };
       const reading = readField(PRICE, text, locale);
       if (isRefusal(reading)) return reading;
-      return { patch: { channelId, price: reading.value as string | null }, shown: typedText(reading.shown, locale) };
+      return {
+        patch: { priced: { channelId, price: reading.value as string | null } },
+        shown: typedText(reading.shown, locale),
+      };
     },
   };
 }

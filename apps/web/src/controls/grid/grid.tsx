@@ -24,7 +24,8 @@ import { GridHeader } from './grid-header.js';
 import { isInput, type Column, type GridWriter, type ListFilter } from './grid-model.js';
 import { GridRow } from './grid-row.js';
 import { moveInColumn } from './move-on.js';
-import { PasteDialog, type PasteTarget } from './paste-dialog.js';
+import type { PasteTarget } from './paste.js';
+import { PasteDialog } from './paste-dialog.js';
 import { newScrollWatch } from './scroll-watch.js';
 import { useGridTable } from './use-grid-table.js';
 import { useNewRow } from './use-new-row.js';
@@ -251,7 +252,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
         />
       )}
       {paste !== null && writer !== undefined && (
-        <PasteDialog target={paste} writer={writer} onClose={() => setPaste(null)} />
+        <PasteDialog target={paste} writer={writer} nameOf={nameOf} onClose={() => setPaste(null)} />
       )}
     </section>
   );

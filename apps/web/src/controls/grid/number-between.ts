@@ -1,4 +1,13 @@
-import { fieldsOf, type FieldSpec, newId, type Kind, type Operation, type StoredRow } from '@nuvar/book';
+import {
+  type CreateOperation,
+  fieldsOf,
+  type FieldSpec,
+  fieldValue,
+  newId,
+  type Kind,
+  type Operation,
+  type StoredRow,
+} from '@nuvar/book';
 import { createOf, updateOf } from '../../book/operations.js';
 import { typedText } from '../../figures/format.js';
 import type { Reading } from './grid-model.js';
@@ -22,6 +31,33 @@ export function writeBetween(
   return known === undefined
     ? [createOf(kind, newId(), { ...between, [field]: amount })]
     : updateOf(kind, known, { [field]: amount });
+}
+
+/** The row between others that the same change makes already: two of its fields come into one row. */
+export function madeBetween(
+  kind: Kind,
+  between: Readonly<Record<string, string | number>>,
+  before: readonly Operation[],
+): CreateOperation | undefined {
+  return before.find(
+    (each): each is CreateOperation =>
+      each.action === 'create' &&
+      each.kind === kind &&
+      Object.entries(between).every(([name, id]) => fieldValue(each.row, name) === id),
+  );
+}
+
+/** What writes one more field of such a row; `emptied` is what the field holds where nothing was typed. */
+export function writeIntoMade(
+  { kind, row }: CreateOperation,
+  field: string,
+  value: string | null,
+  emptied: string | null,
+): Operation[] {
+  const at = fieldValue(row, field) ?? emptied;
+  return at === value
+    ? []
+    : [{ action: 'update', kind, id: row.id, before: { [field]: at }, after: { [field]: value } }];
 }
 
 /** What is typed into the cell of such a number, as the patch of a row; nothing typed empties it. */

@@ -2,6 +2,7 @@ import { newId } from '@nuvar/book';
 import { useCallback, useState } from 'react';
 import { useEdit } from '../../book/use-book.js';
 import { isInput, type Column, type GridWriter } from './grid-model.js';
+import { createWith } from './row-patches.js';
 
 /**
  * The empty row at the end of a grid: what is typed into it is kept until it makes a row. The row that is made has the id
@@ -12,21 +13,25 @@ export function useNewRow<Row, Patch extends object>(
   onCreate: ((id: string) => void) | undefined,
 ) {
   const edit = useEdit();
-  const [blank, setBlank] = useState(() => ({ id: newId(), patch: {} as Patch, texts: {} as Record<string, string> }));
+  const [blank, setBlank] = useState(() => ({
+    id: newId(),
+    patches: {} as Record<string, Patch>,
+    texts: {} as Record<string, string>,
+  }));
   const write = useCallback(
     (_row: Row | null, text: string, column: Column<Row, Patch>): string | null => {
       if (!isInput(column) || writer === undefined) return null;
       const reading = column.read(text, null);
       if ('refusal' in reading) return reading.refusal;
-      const patch = { ...blank.patch, ...reading.patch };
-      const operations = writer.create(blank.id, patch, []);
+      const patches = { ...blank.patches, [column.id]: reading.patch };
+      const operations = createWith(writer, blank.id, Object.values(patches), []);
       if (operations === null) {
-        setBlank({ ...blank, patch, texts: { ...blank.texts, [column.id]: text } });
+        setBlank({ ...blank, patches, texts: { ...blank.texts, [column.id]: text } });
         return null;
       }
       const problem = edit(operations)[0];
       if (problem === undefined) {
-        setBlank({ id: newId(), patch: {} as Patch, texts: {} });
+        setBlank({ id: newId(), patches: {}, texts: {} });
         onCreate?.(blank.id);
       }
       return problem?.sentence ?? null;

@@ -1,6 +1,7 @@
-import { type CreateOperation, fieldsOf, newId, type Operation, type StoredRow } from '@nuvar/book';
+import { fieldsOf, newId, type Operation, type StoredRow } from '@nuvar/book';
 import { model } from '../../../book/model.js';
 import { createOf, updateOf } from '../../../book/operations.js';
+import { madeBetween, writeIntoMade } from '../../../controls/grid/number-between.js';
 
 /** What is kept of a product or of a resource in one period of a plan. */
 export type InPeriod =
@@ -28,18 +29,8 @@ export function writeInPeriod(
   const value = amount ?? emptied(kind, field);
   const known = rowInPeriod(of);
   if (known !== undefined) return updateOf(kind, known, { [field]: value });
-  const created = before.find(
-    (each): each is CreateOperation =>
-      each.action === 'create' &&
-      each.kind === kind &&
-      Object.entries(between).every(([name, id]) => (each.row as Record<string, unknown>)[name] === id),
-  );
-  if (created !== undefined) {
-    const at = (created.row as Record<string, unknown>)[field] ?? emptied(kind, field);
-    return at === value
-      ? []
-      : [{ action: 'update', kind, id: created.row.id, before: { [field]: at }, after: { [field]: value } }];
-  }
+  const made = madeBetween(kind, between, before);
+  if (made !== undefined) return writeIntoMade(made, field, value, emptied(kind, field));
   return value === emptied(kind, field) ? [] : [createOf(kind, newId(), { ...between, [field]: value })];
 }
 
