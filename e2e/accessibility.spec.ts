@@ -31,6 +31,8 @@ const SCREENS = [
 
 for (const theme of ['light', 'dark']) {
   test(`no screen has a serious fault of accessibility, in ${theme}`, async ({ page }) => {
+    // Some fifty screens, one after the other: on a slow machine longer than any other path.
+    test.setTimeout(600_000);
     // Looking over every element of every screen takes its time.
     await page.addInitScript((chosen) => localStorage.setItem('nuvar-theme', chosen), theme);
     await page.goto(baseUrl());
