@@ -5,4 +5,4 @@ export { Decimal, decimal, ExactDecimal, HUNDRED, isPositive, ONE, ZERO } from '
 export { compared, orZero, subtracted, withoutNoise } from './noise.js';
 export { readNumber, withPlainSigns, type DecimalSign, type ReadNumber } from './read-number.js';
 export { isShortText } from './typed-text.js';
-export { fixedDigits, roundToStep, type Rounding } from './round.js';
+export { fallsShort, fixedDigits, roundToStep, type Rounding } from './round.js';

@@ -1,7 +1,7 @@
 import type { RoundingMode } from '@nuvar/book';
 import type { Decimal as DecimalStatic } from 'decimal.js';
 import { Decimal, type Decimal as DecimalValue } from './decimal.js';
-import { withoutNoise } from './noise.js';
+import { subtracted, withoutNoise } from './noise.js';
 
 /** How a figure is brought to a step: the book's two modes for nearest, and the two directions that prices need. */
 export type Rounding = RoundingMode | 'up' | 'down';
@@ -31,6 +31,14 @@ export function roundToStep(amount: DecimalValue, step: DecimalValue, rounding: 
 }
 
 const NO_STEP = new Decimal('1e-6');
+
+/**
+ * True where an amount stays below another by more than rounding to the step ignores: a price that was rounded up for a
+ * target reaches it.
+ */
+export function fallsShort(amount: DecimalValue, wanted: DecimalValue, step: DecimalValue): boolean {
+  return subtracted(wanted, amount).greaterThan(step.mul(NO_STEP));
+}
 
 const MODES: Record<Rounding, DecimalStatic.Rounding> = {
   'half-away-from-zero': Decimal.ROUND_HALF_UP,

@@ -1,5 +1,6 @@
 import { isWhole } from '../figure/index.js';
-import { type Decimal, decimal, HUNDRED, ONE, ZERO } from '../number/index.js';
+import { type Decimal, decimal, fallsShort, HUNDRED, ONE, ZERO } from '../number/index.js';
+import { minorUnit } from '../money/index.js';
 import { bookCurrency, type Sheet } from '../sheet/index.js';
 import { feeAt } from './fees/fee-curve.js';
 import { type AskedEnding, listedForTarget, type PlainTarget } from './plain-target.js';
@@ -78,7 +79,8 @@ export function reachesTarget(sheet: Sheet, pricePointId: string): boolean | nul
   const { profit } = sheet.read(pricePoint, pricePointId);
   const { basis, wanted } = targetOf(sheet, sold.point, sold.product, sold.point.basis);
   if (profit.amount === null || wanted.amount === null) return null;
-  if (basis === 'amount') return profit.amount.gte(wanted.amount);
+  const step = minorUnit(bookCurrency(sheet));
+  if (basis === 'amount') return !fallsShort(profit.amount, wanted.amount, step);
   const base = basis === 'margin' ? netRevenue.amount : beforeTax.amount;
-  return base === null ? null : profit.amount.mul(HUNDRED).gte(base.mul(wanted.amount));
+  return base === null ? null : !fallsShort(profit.amount, base.mul(wanted.amount).div(HUNDRED), step);
 }

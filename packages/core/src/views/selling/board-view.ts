@@ -1,3 +1,6 @@
+import { minorUnit } from '../../money/index.js';
+import { fallsShort, ZERO } from '../../number/index.js';
+import { bookCurrency } from '../../sheet/index.js';
 import { pricePoint, priceRatios, reachesTarget, setPrice } from '../../selling/index.js';
 import type { Evaluation } from '../../sheet/index.js';
 import { type FigureView, shown, shownAll } from '../general/figure-view.js';
@@ -37,7 +40,8 @@ export function boardRowView(evaluation: Evaluation, productId: string): BoardRo
 export function standingOf(evaluation: Evaluation, pointId: string): PriceStanding {
   const { contribution, profit } = evaluation.read(pricePoint, pointId);
   if (contribution.amount === null) return 'not known';
-  if (contribution.amount.isNegative() && !contribution.amount.isZero()) return 'loses each sale';
-  if (profit.amount !== null && profit.amount.isNegative() && !profit.amount.isZero()) return 'below full cost';
+  const step = minorUnit(bookCurrency(evaluation.sheet));
+  if (fallsShort(contribution.amount, ZERO, step)) return 'loses each sale';
+  if (profit.amount !== null && fallsShort(profit.amount, ZERO, step)) return 'below full cost';
   return reachesTarget(evaluation.sheet, pointId) === false ? 'below target' : 'good';
 }
