@@ -60,12 +60,13 @@ export class AccountsController {
     const user = await this.limits
       .signIn(email, network, () => this.accounts.signIn(email, password))
       .catch((error: unknown) => {
-        const isWrong = error instanceof ProblemError && error.problems[0]?.code === 'wrong-sign-in';
-        noteSecurityEvent(isWrong ? 'wrong sign-in' : 'too many tries', { network });
+        const code = error instanceof ProblemError ? error.problems[0]?.code : undefined;
+        if (code === 'wrong-sign-in') noteSecurityEvent('wrong sign-in', { network });
+        if (code === 'too-many-tries') noteSecurityEvent('too many tries', { network });
         throw error;
       });
-    noteSecurityEvent('signed in', { userId: user.id, network });
     await this.limits.count('signInRight', user.id);
+    noteSecurityEvent('signed in', { userId: user.id, network });
     await this.sessions.keepLatest(user.id);
     return this.begin(request, user);
   }

@@ -1,3 +1,4 @@
+import { problem, ProblemError } from '@nuvar/book';
 import { setTimeout as pause } from 'node:timers/promises';
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -22,7 +23,7 @@ interface Listener {
 /** A word every so often keeps proxies from closing a quiet connection, and shows which sessions have ended. */
 const HEARTBEAT = 25_000;
 
-/** Connections of one person: a browser holds one, whatever tabs it has. */
+/** Connections of one person: a browser holds one, whatever tabs it has. Who asks for more is asked to come again. */
 const MOST_OF_ONE = 20;
 
 /** In milliseconds: a database that does not answer is away. */
@@ -53,21 +54,19 @@ export class BookEvents implements OnApplicationBootstrap, BeforeApplicationShut
     this.heartbeat = setInterval(() => void this.beat(), HEARTBEAT).unref();
   }
 
-  /** What a person hears: the revisions of all their books at first, and then whatever becomes another. */
+  /**
+   * What a person hears: the revisions of all their books at first, and then whatever becomes another. Throws `busy` where they
+   * listen too often already.
+   */
   listen(userId: string, sessionId: string): Observable<{ type?: string; data: Revisions | '' }> {
+    const own = [...this.listeners].filter((each) => each.userId === userId).length;
+    if (own >= MOST_OF_ONE) throw new ProblemError([problem('busy')]);
     return new Observable((subscriber) => {
-      this.makeRoom(userId);
       const listener = { userId, sessionId, subscriber };
       this.listeners.add(listener);
       void this.tellAll([listener]);
       return () => this.listeners.delete(listener);
     });
-  }
-
-  /** Of too many connections of one person the oldest ends; its page asks again when it is looked at. */
-  private makeRoom(userId: string): void {
-    const own = [...this.listeners].filter((each) => each.userId === userId);
-    for (const { subscriber } of own.slice(0, own.length - MOST_OF_ONE + 1)) subscriber.complete();
   }
 
   beforeApplicationShutdown(): void {

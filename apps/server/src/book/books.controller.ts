@@ -134,7 +134,7 @@ export class BooksController {
   @Header('Content-Type', 'application/json')
   @ApiOperation({
     summary:
-      "What came after a revision (`since`), before one (`before`: of each the first writes, and how many there are), or one's own latest (`own`), or what was written to one row (`row`), with who and when",
+      "What came after a revision (`since`), before one (`before`: of each the first writes, and how many there are), or one's own latest (`own`), or what was written to one row (`row`), with who and when. Where an entry has a `rest`, the others of its writes are asked for from that piece on",
   })
   async history(
     @BookId() id: string,

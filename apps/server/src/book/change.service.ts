@@ -134,7 +134,7 @@ async function carryOut(
     [bookId, revision, change.id, userId, change.undoes ?? null, JOURNAL_FORMAT, digest, writes.length],
   );
   await keepPieces(manager, bookId, revision, pieces);
-  const bytes = pieces.reduce((sum, { text }) => sum + Buffer.byteLength(text), 0);
+  const bytes = pieces.reduce((sum, piece) => sum + piece.bytes, 0);
   await takeRoom(manager, bookId, revision, writes, bytes);
   await manager.query(`SELECT pg_notify('book_changed', $1)`, [`${bookId} ${revision}`]);
   return revision;

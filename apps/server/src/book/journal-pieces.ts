@@ -10,8 +10,9 @@ const PIECES_AT_ONCE = 16;
 /** Some of the writes of a change. */
 export interface Piece {
   readonly rowIds: readonly string[];
-  /** The writes as JSON text. */
+  /** The writes as JSON text, and its length. */
   readonly text: string;
+  readonly bytes: number;
 }
 
 /** The writes of a change as pieces, in their order. A piece ends with the write that makes it large enough. */
@@ -25,12 +26,17 @@ export function* piecesOf(writes: readonly Write[]): Generator<Piece> {
     texts.push(text);
     length += text.length;
     if (length < PIECE) continue;
-    yield { rowIds, text: `[${texts.join(',')}]` };
+    yield pieceOf(rowIds, texts);
     rowIds = [];
     texts = [];
     length = 0;
   }
-  if (texts.length > 0) yield { rowIds, text: `[${texts.join(',')}]` };
+  if (texts.length > 0) yield pieceOf(rowIds, texts);
+}
+
+function pieceOf(rowIds: readonly string[], texts: readonly string[]): Piece {
+  const text = `[${texts.join(',')}]`;
+  return { rowIds, text, bytes: Buffer.byteLength(text) };
 }
 
 /** Keeps the pieces of a journal entry that stands already. */
@@ -48,7 +54,7 @@ export async function keepPieces(
     });
     await manager.query(
       `INSERT INTO journal_writes (book_id, revision, piece, row_ids, bytes, writes) VALUES ${rows.join(', ')}`,
-      [bookId, revision, ...some.flatMap(({ rowIds, text }) => [rowIds, Buffer.byteLength(text), text])],
+      [bookId, revision, ...some.flatMap(({ rowIds, text, bytes }) => [rowIds, bytes, text])],
     );
   }
 }

@@ -9,6 +9,9 @@ import { log } from '../http/logger.js';
 const PIECE = 2_000;
 const PAUSE = 10;
 
+/** When what failed, because the database was away, is tried again, in milliseconds. */
+const AGAIN_AFTER = 60_000;
+
 /** What a book has beside its rows. */
 const BESIDE_ROWS = ['document_jobs', 'kept_snapshots', 'stock_days', 'journal_writes', 'journal'];
 
@@ -24,6 +27,7 @@ export class RemovalService implements OnApplicationBootstrap, OnApplicationShut
   private readonly stopping = new AbortController();
   private underWay: Promise<void> | null = null;
   private again = false;
+  private retry: NodeJS.Timeout | undefined;
 
   constructor(@InjectDataSource() private readonly database: DataSource) {}
 
@@ -34,6 +38,7 @@ export class RemovalService implements OnApplicationBootstrap, OnApplicationShut
 
   onApplicationShutdown(): void {
     this.stopping.abort();
+    clearTimeout(this.retry);
   }
 
   /** Removes books for good. From here on nobody learns that there were any. */
@@ -51,7 +56,10 @@ export class RemovalService implements OnApplicationBootstrap, OnApplicationShut
     this.again = this.underWay !== null;
     if (this.again) return;
     this.underWay = this.work()
-      .catch((error: unknown) => log.warn({ error: String(error) }, 'removed books are still there'))
+      .catch((error: unknown) => {
+        log.warn({ error: String(error) }, 'removed books are still there');
+        this.retry = setTimeout(() => this.begin(), AGAIN_AFTER).unref();
+      })
       .finally(() => {
         this.underWay = null;
         if (this.again) this.begin();
@@ -100,7 +108,7 @@ function none(error: unknown): [{ count: number }] {
 }
 
 /** Nobody is a member of these books any more. */
-export async function hide(manager: EntityManager, bookIds: readonly string[]): Promise<void> {
+async function hide(manager: EntityManager, bookIds: readonly string[]): Promise<void> {
   await manager.query('DELETE FROM members WHERE book_id = ANY($1::uuid[])', [bookIds]);
   await manager.query('UPDATE books SET removed_at = now() WHERE id = ANY($1::uuid[])', [bookIds]);
 }

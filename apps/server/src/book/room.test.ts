@@ -4,6 +4,7 @@ import request from 'supertest';
 import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { RoomOfBooks1767600000000 } from '../database/migrations/1767600000000-room-of-books.js';
+import { BookEvents } from './book-events.service.js';
 import { codesOf, material, signUp, testServer, type Person } from '../testing/client.js';
 
 let app: NestExpressApplication;
@@ -86,6 +87,18 @@ it('a guest has less room, and whoever signs up has that of a person from then o
     .send({ name: 'Keeper', email: `${newId()}@example.test`, password: 'a long enough password' })
     .expect(201);
   await change('Fits now').expect(200);
+});
+
+it('a person listens for news so many times at once, and again when one of them has ended', () => {
+  const events = app.get(BookEvents);
+  const listening = Array.from({ length: 20 }, (_none, index) =>
+    events.listen(owner.id, `session ${index}`).subscribe(() => undefined),
+  );
+  expect(() => events.listen(owner.id, 'one more')).toThrow(/busy/);
+  expect(() => events.listen(newId(), 'somebody else')).not.toThrow();
+  listening[0]?.unsubscribe();
+  expect(() => events.listen(owner.id, 'one more')).not.toThrow();
+  listening.forEach((each) => each.unsubscribe());
 });
 
 it('a person has so many books, and the demo lets nobody in while the guests who are there hold too much', async () => {

@@ -40,11 +40,12 @@ export async function takeRoom(
      RETURNING row_count AS rows, journal_bytes::float8 AS bytes`,
     [bookId, revision, more, bytes],
   )) as [[Held]];
-  // Whoever makes room by removing rows is not refused.
-  if (partFilled(held, OF_A_GUEST) <= 1 || (more < 0 && held.bytes <= OF_A_GUEST.journalMegabytes * MEGABYTE)) return;
+  // Whoever makes room by removing rows is not refused for the rows that are left.
+  const counted = more < 0 ? { rows: 0, bytes: held.bytes } : held;
+  // Most books have room even for a guest's: nobody is looked up for them.
+  if (partFilled(counted, OF_A_GUEST) <= 1) return;
   const most = await mostOf(manager, bookId);
-  if (partFilled(held, most) <= 1 || (more < 0 && held.bytes <= most.journalMegabytes * MEGABYTE)) return;
-  throw full(most);
+  if (partFilled(counted, most) > 1) throw full(most);
 }
 
 const full = ({ rows, journalMegabytes }: Most) =>

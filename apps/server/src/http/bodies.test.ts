@@ -104,7 +104,7 @@ describe('the memory for bodies', () => {
           for (let piece = 0; piece < pieces && !isRefused; piece += 1) {
             mine.bytes += megabytes * MEGABYTE;
             const isTooMuch =
-              sumOf(held, (each) => each.who.id === id) > 96 * MEGABYTE ||
+              sumOf(held, (each) => each.who.id === id) > (who.isGuest ? 48 : 96) * MEGABYTE ||
               (who.isGuest && sumOf(held, (each) => each.who.isGuest) > 96 * MEGABYTE) ||
               sumOf(held, () => true) > 256 * MEGABYTE;
             try {

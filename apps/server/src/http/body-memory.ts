@@ -6,6 +6,7 @@ const MEGABYTE = 1024 * 1024;
 /** Bytes of bodies that have come and are not answered yet. Who comes when there are more is asked to come again. */
 const MOST = {
   ofOne: 96 * MEGABYTE,
+  ofAGuest: 48 * MEGABYTE,
   /** Of all guests together: whoever has no account takes nothing from those who have one. */
   ofGuests: 96 * MEGABYTE,
   ofAll: 256 * MEGABYTE,
@@ -51,7 +52,11 @@ export class BodyMemory {
     return {
       add: (bytes) => {
         const own = take(bytes);
-        if (own > MOST.ofOne || this.ofAll > MOST.ofAll || (isGuest && this.ofGuests > MOST.ofGuests))
+        if (
+          own > (isGuest ? MOST.ofAGuest : MOST.ofOne) ||
+          this.ofAll > MOST.ofAll ||
+          (isGuest && this.ofGuests > MOST.ofGuests)
+        )
           throw new ProblemError([problem('busy')]);
       },
       release: () => void take(-claimed),

@@ -8,6 +8,7 @@ import { bookActions } from '../state/book-slice.js';
 import { edit, editAgain, redo, undo } from './edit.js';
 import { model } from './model.js';
 import { createOf, updateOf } from './operations.js';
+import { sayHowFull } from './opening.js';
 import { sync } from './sync.js';
 
 let server: StubServer;
@@ -205,4 +206,13 @@ describe('a change of many rows from before the page was opened', () => {
     expect(model.rows.all('material').filter(({ name }) => name.startsWith('Ash'))).toHaveLength(4);
     expect(book().undo).toHaveLength(1);
   });
+});
+
+it.each([
+  [89, false],
+  [90, true],
+  [100, true],
+])('of a book that is filled to %i, the page says when it opens it that it is nearly full: %s', (filled, isSaid) => {
+  sayHowFull(store, filled);
+  expect(notices().at(-1)?.includes(`${filled} % full`) ?? false).toBe(isSaid);
 });

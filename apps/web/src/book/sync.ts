@@ -1,7 +1,6 @@
-import type { Change, StoredRow, Write } from '@nuvar/book';
+import type { Change, Write } from '@nuvar/book';
 import { noticed } from '../state/notices-slice.js';
 import type { store } from '../state/store.js';
-import type { HistoryEntry } from '../state/api.js';
 import { bookActions, type Link, type SetAside, type UndoEntry } from '../state/book-slice.js';
 import { model } from './model.js';
 import { followNews, type Revisions } from './news.js';
@@ -10,6 +9,7 @@ import { outboxOf } from './outbox.js';
 import { refusedTexts } from './refused-texts.js';
 import { asideOf } from './set-aside.js';
 import { transport, type Answer } from './transport.js';
+import { learnLedger, type Opening, openingOf, sayHowFull } from './opening.js';
 import { labelOf, stacksFrom } from './undo-stacks.js';
 
 type Handle = Pick<typeof store, 'dispatch' | 'getState'>;
@@ -31,14 +31,9 @@ interface Connection {
 
 const RETRY_AFTER = 2000;
 
-/** From there on, in percent, whoever opens a book is told that it will soon be full. */
-const NEARLY_FULL = 90;
-
 /** So often the server may fail at a change before its maker is asked what is to become of it. */
 const FAILURES = 3;
 let current: Connection | null = null;
-
-export type Opening = 'opened' | 'not-found' | 'signed-out' | 'away';
 
 /**
  * The traffic between the open book and the server: sends what waits, in order; follows what others write; says how it
@@ -62,10 +57,7 @@ export const sync = {
     if (history.ok) learnLedger(history.value, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, aside: edits, ...stacks }));
-    if (filled >= NEARLY_FULL) {
-      const sentence = `This book is ${filled} % full. Before it is, remove rows, or export it and take it in as a new book, which begins a new history.`;
-      handle.dispatch(noticed({ sentence, tone: 'problem' }));
-    }
+    sayHowFull(handle, filled);
     void refusedTexts.open(handle, personId, bookId);
     const connection: Connection = {
       handle,
@@ -164,21 +156,6 @@ export const sync = {
     if (current !== null) void work(current);
   },
 };
-
-/** What one could take back has to be there, also where it is of a ledger, which the snapshot does not hold. */
-function learnLedger(history: readonly Pick<HistoryEntry, 'writes'>[], pending: readonly Change[]): void {
-  const latest = new Map<string, StoredRow<'stockMovement'> | null>();
-  for (const { writes } of [...history].reverse())
-    for (const { kind, id, after } of writes)
-      if (kind === 'stockMovement') latest.set(id, after as StoredRow<'stockMovement'> | null);
-  const rows = [...latest.values()].filter((row) => row !== null);
-  model.learn('stockMovement', rows, () => false, pending);
-}
-
-function openingOf(status: number): Opening {
-  if (status === 401) return 'signed-out';
-  return status === 404 ? 'not-found' : 'away';
-}
 
 /** The server has something new, or is there again: in either case there is something to do. */
 function heard(connection: Connection, revisions: Revisions): void {

@@ -64,7 +64,11 @@ describe('a planned volume', () => {
     const id = newId();
     expect(typed(volumes, { unitsPerMonth: '12', month3: '20' }, id).refusal).toBeNull();
     expect(model.rows.count('plannedVolume')).toBe(count);
-    const patch = { productId: named('product', 'Cobalt side plate').id, unitsPerMonth: '12', planned: { month: 3, units: '20' } };
+    const patch = {
+      productId: named('product', 'Cobalt side plate').id,
+      unitsPerMonth: '12',
+      planned: { month: 3, units: '20' },
+    };
     expect(changed(volumeWriter.create(id, patch, []) ?? [])).toEqual([]);
     expect(model.rows.row('plannedVolume', id)?.unitsPerMonth).toBe('12');
     expect(model.rows.rowsWith('plannedMonth', 'volumeId', id).map(({ month, units }) => [month, units])).toEqual([
