@@ -13,7 +13,7 @@ const NEARLY_FULL = 90;
 /** Says of a book that is nearly full what to do before it is. */
 export function sayHowFull({ dispatch }: Pick<typeof store, 'dispatch'>, filled: number): void {
   if (filled < NEARLY_FULL) return;
-  const sentence = `This book is ${filled} % full. Before it is, remove rows, or export it and take it in as a new book, which begins a new history.`;
+  const sentence = `This book is ${filled} % full. Before it is quite full, remove rows, or export it and take it in as a new book, which begins a new history.`;
   dispatch(noticed({ sentence, tone: 'problem' }));
 }
 

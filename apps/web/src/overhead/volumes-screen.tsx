@@ -21,8 +21,14 @@ import { moreVolumeColumns, volumeColumns, volumeWriter, type Volume } from './v
 
 type Season = StoredRow<'season'>;
 
-const nameOf = (products: readonly StoredRow<'product'>[]) => (volume: Volume) =>
-  `the plan of ${products.find(({ id }) => id === volume.productId)?.name ?? 'a product'}`;
+/** A product has a plan in each of its channels: the channel tells them apart. */
+const nameOf =
+  (products: readonly StoredRow<'product'>[], channels: readonly StoredRow<'channel'>[]) =>
+  ({ productId, channelId }: Volume) => {
+    const product = products.find(({ id }) => id === productId)?.name ?? 'a product';
+    const channel = channels.find(({ id }) => id === channelId)?.name;
+    return `the plan of ${product}${channel === undefined ? '' : ` in ${channel}`}`;
+  };
 
 const EMPTY =
   'How many of each product you mean to sell in an average month, and where. Hours, batches, orders and materials follow from it.';
@@ -51,7 +57,7 @@ export function VolumesScreen() {
           moreColumns={moreVolumeColumns}
           writer={volumeWriter}
           fromFile={tableOfFile}
-          nameOf={nameOf(products)}
+          nameOf={nameOf(products, channels)}
           empty={
             products.length === 0
               ? 'Enter your products under Make first; then plan here how many of each you mean to sell.'
