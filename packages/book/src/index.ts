@@ -29,6 +29,7 @@ export * from './kinds.js';
 export { newId } from './new-id.js';
 export * from './overhead/index.js';
 export * from './planning/index.js';
+export * from './what-if/index.js';
 export * from './problem/index.js';
 export * from './production/index.js';
 export * from './purchasing/index.js';

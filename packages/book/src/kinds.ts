@@ -35,6 +35,8 @@ import {
   PlannedMonth,
   PlannedVolume,
   Season,
+  WhatIf,
+  WhatIfChange,
 } from './planning/index.js';
 import {
   BillLine,
@@ -275,6 +277,12 @@ export const KINDS = {
   }),
   decision: described(Decision, { label: 'decision', uniqueName: true }),
   decisionCost: described(DecisionCost, { label: 'fixed cost of a decision', copiedWith: ['decisionId'] }),
+  whatIf: described(WhatIf, { label: 'what-if', uniqueName: true }),
+  whatIfChange: described(WhatIfChange, {
+    label: 'change of a what-if',
+    toldBy: ['whatIfId'],
+    copiedWith: ['whatIfId'],
+  }),
   stockMovement: described(StockMovement, { label: 'stock movement', toldBy: ['materialId'], ledgerBut: 'lineId' }),
   stockPosition: described(StockPosition, { label: 'stock position', toldBy: ['materialId'], isDerived: true }),
 } as const;

@@ -1,6 +1,6 @@
 export { CALCULATIONS, evaluate, GAPS } from './evaluate/index.js';
 export type { FormulaToken, GapDefinition, Place } from './figure/index.js';
-export { WHOLE_BOOK, type BookEvaluation, type Evaluation, type Fork, type Override } from './sheet/index.js';
+export { WHOLE_BOOK, type BookEvaluation, type Evaluation, type Fork } from './sheet/index.js';
 export { readDay, type DayOrder } from './calendar/index.js';
 export { minorDigits, minorUnit, priceEnding, steppedPrice } from './money/index.js';
 export {

@@ -37,6 +37,7 @@ import { JournalInPieces1767300000000 } from './migrations/1767300000000-journal
 import { MakersOfDocuments1767400000000 } from './migrations/1767400000000-makers-of-documents.js';
 import { RemovedBooks1767500000000 } from './migrations/1767500000000-removed-books.js';
 import { RoomOfBooks1767600000000 } from './migrations/1767600000000-room-of-books.js';
+import { WhatIfsAndBaselines1767700000000 } from './migrations/1767700000000-what-ifs-and-baselines.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -77,6 +78,7 @@ const MIGRATIONS = [
   MakersOfDocuments1767400000000,
   RemovedBooks1767500000000,
   RoomOfBooks1767600000000,
+  WhatIfsAndBaselines1767700000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -1,6 +1,6 @@
 import { copyWithStructuralSharing as withSameParts } from '@reduxjs/toolkit/query';
-import type { Write } from '@nuvar/book';
-import type { EffectView, Override, RepricedBoard, Repricing, ViewName, ViewOf } from '@nuvar/core';
+import type { Write, Override } from '@nuvar/book';
+import type { EffectView, RepricedBoard, Repricing, ViewName, ViewOf } from '@nuvar/core';
 import type { FromWorker, Question, ToWorker } from './messages.js';
 
 type Listener = () => void;

@@ -1,5 +1,5 @@
-import type { Write } from '@nuvar/book';
-import type { Override, Repricing } from '@nuvar/core';
+import type { Write, Override } from '@nuvar/book';
+import type { Repricing } from '@nuvar/core';
 
 /** What the page tells the worker. */
 export type ToWorker =

@@ -1,4 +1,5 @@
-import type { EffectView, Override } from '@nuvar/core';
+import type { Override } from '@nuvar/book';
+import type { EffectView } from '@nuvar/core';
 import { useEffect, useState } from 'react';
 import { noticed } from '../state/notices-slice.js';
 import { useAppDispatch } from '../state/store.js';

@@ -1,5 +1,5 @@
-import { nameKey, type StoredRow } from '@nuvar/book';
-import type { Override, UsedInView } from '@nuvar/core';
+import { nameKey, type StoredRow, type Override } from '@nuvar/book';
+import type { UsedInView } from '@nuvar/core';
 import { useMemo, useState } from 'react';
 import { updateOf } from '../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRowsOf } from '../book/use-book.js';

@@ -1,5 +1,5 @@
-import { newId, type StoredRow } from '@nuvar/book';
-import { hasSalesTax, type Override, taxStatusOn } from '@nuvar/core';
+import { newId, type StoredRow, type Override } from '@nuvar/book';
+import { hasSalesTax, taxStatusOn } from '@nuvar/core';
 import { useMemo, useState } from 'react';
 import { today } from '../state/today.js';
 import { createOf, updateOf } from '../book/operations.js';

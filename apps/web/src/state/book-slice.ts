@@ -1,5 +1,4 @@
-import type { Change, Role, Problem, StoredRow, Write } from '@nuvar/book';
-import type { Override } from '@nuvar/core';
+import type { Change, Role, Problem, StoredRow, Write, Override } from '@nuvar/book';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** A value that is tried for a field, and not kept. */

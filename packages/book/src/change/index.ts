@@ -12,7 +12,7 @@ export { inOrder } from './in-order.js';
 export { copyOf } from './copy-of.js';
 export { readChange } from './read-change.js';
 export { removalOf } from './removal-of.js';
-export { billLevels, MOST_LEVELS, type BillLevels } from './rules/index.js';
+export { billLevels, MOST_LEVELS, ruleProblems, type BillLevels } from './rules/index.js';
 export { bookRows, rowsByKind, type BookRows, type RowsByKind } from './book-rows.js';
 export { changedFields, reverseOperations, withoutVersion } from './reverse-change.js';
 export {

@@ -117,10 +117,15 @@ export const Name = ({ label, ...options }: FieldOptions) =>
   ]);
 
 /** A longer text that may be empty. */
-export const Text = (options: FieldOptions) =>
+export const Text = (options: FieldOptions) => textOfAtMost(2000, '2,000', options);
+
+/** A text that a whole row fits into, written out. */
+export const LongText = (options: FieldOptions) => textOfAtMost(30_000, '30,000', options);
+
+const textOfAtMost = (most: number, mostWords: string, options: FieldOptions) =>
   field({ type: 'text', label: options.label }, options, [
     check('text', `${options.label} must be text.`, isPlainText),
-    (more) => MaxLength(2000, { ...more, message: `${options.label} can have at most 2,000 characters.` }),
+    (more) => MaxLength(most, { ...more, message: `${options.label} can have at most ${mostWords} characters.` }),
   ]);
 
 /** A decimal string within stated bounds. */

@@ -16,7 +16,7 @@ import { withPoolsAndVolumes } from './pools-and-volumes.js';
 import { completeRow, validateRow } from '../validate-row.js';
 
 /** The format that this version writes. Older ones are brought up by `UPGRADERS`, newer ones are refused. */
-export const BOOK_FILE_VERSION = 14;
+export const BOOK_FILE_VERSION = 15;
 
 /** A whole book as one file (`*.nuvar.json`): its rows by kind, without versions and history. */
 export interface BookFile {
@@ -53,6 +53,8 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   12: (file) => ({ ...file, version: 13, rows: withFixedComponents(file.rows) }),
   // Format 14 knows mix plans of several periods: a book of before has none.
   13: (file) => ({ ...file, version: 14 }),
+  // Format 15 knows what-ifs: a book of before has none.
+  14: (file) => ({ ...file, version: 15 }),
 };
 
 /** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */

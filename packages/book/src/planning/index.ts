@@ -33,3 +33,4 @@ export {
 export { PlannedMonth } from './planned-month.js';
 export { PlannedVolume } from './planned-volume.js';
 export { MONTH_FIELDS, Season, type MonthField } from './season.js';
+export { WHAT_IF_WAYS, WhatIf, WhatIfChange, type WhatIfWay } from './what-if.js';

@@ -79,6 +79,7 @@ export const PROBLEMS = {
   'not-a-service-department': [422, '{name} is not a service department, so no other department uses its services.'],
   'pool-over-100': [422, 'The activities would take {percent} % of {pool}. Together they can take at most 100 %.'],
   'two-methods-of-the-book': [422, 'A book has one costing method of its own. Take it from the other method first.'],
+  'unreadable-what-if': [422, 'This change of a what-if cannot be read: {detail}.'],
   'derived-row': [422, 'A {kind} is worked out and cannot be entered.'],
   'settings-stay': [422, 'The settings of a book can be changed, but neither added nor removed.'],
   'changed-meanwhile': [409, 'Somebody else has changed {label} in the meantime: it is now {theirs}.'],

@@ -3,89 +3,21 @@ import {
   bookRows,
   type BookRows,
   type Change,
-  fieldsOf,
-  type FieldSpec,
-  fieldValue,
+  isOfField,
   type Kind,
   KIND_NAMES,
-  type Operation,
-  removalOf,
+  type Override,
   rowsByKind,
   type StoredRow,
   validateRow,
   withoutVersion,
 } from '@nuvar/book';
 import { describe, expect, it } from 'vitest';
-import type { Override } from '../sheet/index.js';
 import { DAY, demoRows } from '../testing/evaluated.js';
+import { edit, type Edit, operationsOf, overrideOf } from '../testing/random-edits.js';
 import { reportOf, VIEWS } from '../views/index.js';
 import { evaluate } from './index.js';
 import fc from 'fast-check';
-
-/** What a random edit does: to which kind, to which of its rows and fields, with which number. */
-const edit = fc.record({
-  kind: fc.constantFrom(...KIND_NAMES),
-  row: fc.nat(),
-  field: fc.nat(),
-  amount: fc.integer({ min: 1, max: 90 }),
-  action: fc.constantFrom('update', 'update', 'update', 'update', 'remove', 'copy', 'empty'),
-});
-type Edit = typeof edit extends fc.Arbitrary<infer Value> ? Value : never;
-
-/** Another value for a field, of whatever type it is. */
-function valueFor(rows: BookRows, spec: FieldSpec, amount: number): unknown {
-  switch (spec.type) {
-    case 'decimal':
-      return String(amount);
-    case 'integer':
-      return amount % 7;
-    case 'choice':
-      return spec.choices?.[amount % spec.choices.length];
-    case 'flag':
-      return amount % 2 === 0;
-    case 'day':
-      return `202${5 + (amount % 2)}-0${1 + (amount % 9)}-15`;
-    case 'currency':
-      return ['EUR', 'USD', 'JPY'][amount % 3];
-    case 'unit':
-      return ['g', 'kg', 'each', 'l', 'dozen'][amount % 5];
-    case 'reference': {
-      const targets = rows.all(spec.target as Kind);
-      return targets[amount % Math.max(1, targets.length)]?.id ?? null;
-    }
-    case 'text':
-      return spec.name === 'source' ? 'overhead.production' : `text ${amount}`;
-  }
-}
-
-const chosenRow = (rows: BookRows, { kind, row }: Pick<Edit, 'kind' | 'row'>) => {
-  const all = rows.all(kind);
-  return all[row % Math.max(1, all.length)] as StoredRow | undefined;
-};
-
-function operationsOf(rows: BookRows, each: Edit, id: string): Operation[] {
-  const { kind, field, amount, action } = each;
-  const chosen = chosenRow(rows, each);
-  if (chosen === undefined) return [];
-  if (action === 'remove') return removalOf(rows, kind, chosen.id);
-  if (action === 'copy') {
-    const { version: _version, ...fields } = chosen;
-    return [{ action: 'create', kind, row: { ...fields, id, ...('name' in fields ? { name: `copy ${id}` } : {}) } }];
-  }
-  const specs = fieldsOf(kind).filter(({ nullable }) => action !== 'empty' || nullable);
-  const spec = specs[field % Math.max(1, specs.length)];
-  if (spec === undefined) return [];
-  const value = action === 'empty' ? null : valueFor(rows, spec, amount);
-  return [
-    {
-      action: 'update',
-      kind,
-      id: chosen.id,
-      before: { [spec.name]: fieldValue(chosen, spec.name) },
-      after: { [spec.name]: value },
-    },
-  ];
-}
 
 /** Makes edits one after the other, as far as the book takes them; `after` is called with what each has written. */
 function edited(
@@ -104,19 +36,6 @@ function edited(
     made += 1;
   });
   return made;
-}
-
-/** An override of whatever field: set to another value, or a number moved or scaled. */
-function overrideOf(rows: BookRows, each: Edit): Override[] {
-  const chosen = chosenRow(rows, each);
-  const specs = fieldsOf(each.kind);
-  const spec = specs[each.field % specs.length];
-  if (chosen === undefined || spec === undefined) return [];
-  const at = { kind: each.kind, id: chosen.id, field: spec.name };
-  if (spec.type === 'decimal' && each.amount % 3 !== 0)
-    return [{ ...at, how: each.amount % 2 === 0 ? 'add' : 'scale', by: String(1 + each.amount / 100) }];
-  const value = each.action === 'empty' && spec.nullable ? null : valueFor(rows, spec, each.amount);
-  return [{ ...at, how: 'set', value: value as string | number | boolean | null }];
 }
 
 describe('an evaluation that follows changes', () => {
@@ -200,18 +119,15 @@ describe('a fork', () => {
         const rows = demoRows();
         const evaluation = evaluate(rowsByKind(rows), DAY);
         const written = bookRows(rowsByKind(rows));
+        const placeOf = (each: Override) => `${each.id}.${isOfField(each) ? each.field : ''}`;
         const overrides = overridden
           .flatMap((each) => overrideOf(rows, each))
-          .filter(
-            ({ id, field }, index, all) => all.findIndex((one) => one.id === id && one.field === field) === index,
-          );
+          .filter((each, index, all) => all.findIndex((one) => placeOf(one) === placeOf(each)) === index);
         const fork = evaluation.fork(overrides);
-        const laid = overrides.filter(({ kind, id, field }) => {
-          const row = written.row(kind, id) as StoredRow;
-          const overlaid = fork.sheet.row(kind, id) as object;
-          const next = { ...row, [field]: fieldValue(overlaid, field) } as StoredRow;
+        const laid = overrides.filter(({ kind, id }) => {
+          const next = (fork.rows.row(kind, id) as StoredRow | undefined) ?? null;
           written.put(kind, id, next);
-          return validateRow(kind, withoutVersion(next)).length === 0;
+          return next === null || validateRow(kind, withoutVersion(next)).length === 0;
         });
         // What does not fit its class is not laid, and is a gap: there is no such book to compare with.
         fc.pre(

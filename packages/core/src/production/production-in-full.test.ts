@@ -1,9 +1,9 @@
-import { fieldValue, type Kind, type RowOf, rowsByKind } from '@nuvar/book';
+import { fieldValue, type Kind, type RowOf, rowsByKind, type Override } from '@nuvar/book';
 import type { BookBuilder } from '@nuvar/book/demo';
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../evaluate/index.js';
 import { decimal } from '../number/index.js';
-import type { Evaluation, Override } from '../sheet/index.js';
+import type { Evaluation } from '../sheet/index.js';
 import { amount, DAY, demoRows, evaluated, rowsOf } from '../testing/evaluated.js';
 import { VIEWS } from '../views/index.js';
 import fc from 'fast-check';

@@ -1,4 +1,4 @@
-import { fieldValue, type RowsByKind, type Write } from '@nuvar/book';
+import { fieldValue, type Override, type RowsByKind, type Write } from '@nuvar/book';
 import { type Figure, isFigure } from '../figure/index.js';
 import { bookGround } from './book-ground.js';
 import { type Calculation, type Sheet, WHOLE_BOOK } from './calculation.js';
@@ -6,7 +6,7 @@ import type { Cell } from './cell.js';
 import { forkGround } from './fork-ground.js';
 import { type Graph, newGraph } from './graph.js';
 import type { Ground } from './ground.js';
-import type { Override } from './layer.js';
+import type { RowsBelow } from './layer.js';
 
 /** The figures of a book, or of a fork of it. Nothing is worked out before it is asked for, and nothing twice. */
 export interface Evaluation {
@@ -24,6 +24,8 @@ export interface Evaluation {
   fork(overrides: readonly Override[]): Fork;
   /** The book as it counts here, overrides included: for views that list rows. */
   readonly sheet: Sheet;
+  /** Its rows, for whoever looks one up by something else than its id. */
+  readonly rows: RowsBelow;
 }
 
 /** The figures of the book itself. */
@@ -90,6 +92,7 @@ function evaluationOn(
       return { ...evaluationOn(graph, forked, byName, asOf), lay: forked.lay, end: forked.end };
     },
     sheet: ground.sheet,
+    rows: ground.rows,
   };
 }
 

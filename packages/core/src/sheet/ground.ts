@@ -1,10 +1,10 @@
-import { fieldValue, inOrder, type Kind, type RowOf, type Write } from '@nuvar/book';
+import { fieldValue, inOrder, type Kind, type Override, type RowOf, type Write } from '@nuvar/book';
 import { emptyInput, type Figure, figureGap, input } from '../figure/index.js';
 import { type Calculation, type InputLeaf, type Sheet, WHOLE_BOOK } from './calculation.js';
 import type { Cell, Source } from './cell.js';
 import { allRows, type Cells, contentsPointing, oneRow, rowsPointing, type Touched } from './cells.js';
 import type { Graph } from './graph.js';
-import type { Override, RowName, RowsBelow } from './layer.js';
+import type { RowName, RowsBelow } from './layer.js';
 /** A state of a book that calculations are worked out on: the book itself, or a fork of it with overrides laid over it. */
 export interface Ground {
   readonly rows: RowsBelow;

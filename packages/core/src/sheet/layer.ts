@@ -2,31 +2,32 @@ import {
   bookRows,
   type BookRows,
   compareDecimalText,
+  completeRow,
+  type FieldOverride,
   fieldValue,
   isDecimalText,
+  isOfField,
   type Kind,
+  type Override,
   type Problem,
+  type RowOverride,
   type StoredRow,
   validateFields,
+  validateRow,
 } from '@nuvar/book';
 import { Decimal, decimal } from '../number/index.js';
 import type { Source } from './cell.js';
 import type { Touched } from './cells.js';
 import { touchedBy } from './touched.js';
 
-/** Puts another value in the place of a field of a row, in a what-if or a trial: set to it, moved by an amount, or scaled. */
-export type Override = { readonly kind: Kind; readonly id: string; readonly field: string } & (
-  | { readonly how: 'set'; readonly value: string | number | boolean | null }
-  | { readonly how: 'add' | 'scale'; readonly by: string }
-);
-
 /** A row with overrides laid over it. */
 export interface LaidRow {
   readonly kind: Kind;
-  readonly base: StoredRow;
-  /** The row as it counts: with all overrides that fit. */
-  readonly row: StoredRow;
-  readonly overrides: ReadonlyMap<string, Override>;
+  /** The row of the book; null where an override adds it. */
+  readonly base: StoredRow | null;
+  /** The row as it counts: with all overrides that fit; null where one takes it away. */
+  readonly row: StoredRow | null;
+  readonly overrides: ReadonlyMap<string, FieldOverride>;
   /** What stands against an override that does not fit, by its field. */
   readonly refusals: ReadonlyMap<string, Problem>;
 }
@@ -62,7 +63,12 @@ export interface Relaid {
   readonly isWider: boolean;
 }
 
-type ByField = Map<string, Override>;
+/** What is to lie over one row: its fields, and what becomes of it as a whole. */
+interface Wanted {
+  readonly kind: Kind;
+  readonly byField: Map<string, FieldOverride>;
+  whole: RowOverride | null;
+}
 
 /** Counts how often each source is touched. */
 class TouchCount {
@@ -88,7 +94,7 @@ class TouchCount {
 
 /** A layer without overrides over rows. */
 export function layerOver(below: RowsBelow): Layer {
-  let overrides = new Map<string, { kind: Kind; byField: ByField }>();
+  let overrides = new Map<string, Wanted>();
   const laid = new Map<string, LaidRow>();
   /** The rows laid now, found as those below are. */
   const above = bookRows();
@@ -106,10 +112,10 @@ export function layerOver(below: RowsBelow): Layer {
     const before = laid.get(id);
     const wanted = overrides.get(id);
     const base = (below.row(kind, id) as StoredRow | undefined) ?? null;
-    const now = wanted && base ? laidOver(kind, base, wanted.byField) : undefined;
+    const now = wanted && laidOver(base, wanted);
     put(kind, id, before, now);
     if (before === undefined && now === undefined) return [];
-    return touchedBy(kind, before?.row ?? base, now?.row ?? base);
+    return touchedBy(kind, before === undefined ? base : before.row, now === undefined ? base : now.row);
   };
   const relayAll = (rows: readonly RowName[]): Relaid => {
     touched.isWider = false;
@@ -121,40 +127,83 @@ export function layerOver(below: RowsBelow): Layer {
     get isEmpty() {
       return laid.size === 0;
     },
-    rows: {
-      row: (kind, id) => (laid.get(id)?.row ?? below.row(kind, id)) as never,
-      rowsWith: (kind, field, value) => {
-        const kept = below.rowsWith(kind, field, value).filter(({ id }) => !laid.has(id));
-        return [...kept, ...above.rowsWith(kind, field, value)];
-      },
-      all: (kind) => below.all(kind).map((row) => (laid.get(row.id)?.row ?? row) as never),
-    },
+    rows: rowsUnder(below, above, laid),
     laid: (id) => laid.get(id),
     isTouched: (source, id) => touched.has(source, id),
     lay(wanted) {
-      const before = [...overrides];
+      const before = overrides;
       overrides = byRow(wanted);
-      return relayAll([...new Map([...before, ...overrides])].map(([id, { kind }]) => ({ kind, id })));
+      const moved = [...new Map([...before, ...overrides])].filter(
+        ([id]) => !isSameWanted(before.get(id), overrides.get(id)),
+      );
+      return relayAll(moved.map(([id, { kind }]) => ({ kind, id })));
     },
     follow: (rows) => relayAll(rows.filter(({ kind, id }) => overrides.get(id)?.kind === kind)),
   };
 }
 
-function byRow(overrides: readonly Override[]): Map<string, { kind: Kind; byField: ByField }> {
-  const rows = new Map<string, { kind: Kind; byField: ByField }>();
+/** The rows as they count: those below, but for the ones over which something is laid. */
+function rowsUnder(below: RowsBelow, above: BookRows, laid: ReadonlyMap<string, LaidRow>): RowsBelow {
+  return {
+    row: (kind, id) => {
+      const known = laid.get(id);
+      return (known === undefined || known.kind !== kind ? below.row(kind, id) : (known.row ?? undefined)) as never;
+    },
+    rowsWith: (kind, field, value) => {
+      const kept = below.rowsWith(kind, field, value).filter(({ id }) => !laid.has(id));
+      return [...kept, ...above.rowsWith(kind, field, value)];
+    },
+    all: (kind) => {
+      const changed = (below.all(kind) as readonly unknown[] as readonly StoredRow[]).flatMap((row): StoredRow[] => {
+        const known = laid.get(row.id);
+        return known === undefined ? [row] : known.row === null ? [] : [known.row];
+      });
+      const added = above.all(kind).filter(({ id }) => laid.get(id)?.base === null);
+      return [...changed, ...added] as never;
+    },
+  };
+}
+
+function byRow(overrides: readonly Override[]): Map<string, Wanted> {
+  const rows = new Map<string, Wanted>();
   for (const each of overrides) {
     let ofRow = rows.get(each.id);
-    if (ofRow === undefined) rows.set(each.id, (ofRow = { kind: each.kind, byField: new Map() }));
-    ofRow.byField.set(each.field, each);
+    if (ofRow === undefined) rows.set(each.id, (ofRow = { kind: each.kind, byField: new Map(), whole: null }));
+    if (isOfField(each)) ofRow.byField.set(each.field, each);
+    else ofRow.whole = each;
   }
   return rows;
 }
 
-/** A row with overrides over it; undefined where none of them makes it another. */
-function laidOver(kind: Kind, base: StoredRow, byField: ByField): LaidRow | undefined {
+/** True where the same is to lie over a row as before: then nothing has to be laid anew. */
+function isSameWanted(one: Wanted | undefined, other: Wanted | undefined): boolean {
+  if (one === undefined || other === undefined || one.byField.size !== other.byField.size) return false;
+  const texts = [one, other].map(({ byField, whole }) => JSON.stringify([[...byField.values()], whole]));
+  return texts[0] === texts[1];
+}
+
+/** A row as it is with what is to lie over it; undefined where that makes nothing of it another. */
+function laidOver(base: StoredRow | null, { kind, byField, whole }: Wanted): LaidRow | undefined {
+  if (base === null) return whole?.how === 'create' ? addedRow(kind, whole.row, byField) : undefined;
+  const nothing = { overrides: new Map<string, FieldOverride>(), refusals: new Map<string, Problem>() };
+  if (whole?.how === 'remove') return { kind, base, row: null, ...nothing };
+  return changedRow(kind, base, byField);
+}
+
+/** A row that is added; undefined where it is none that its class knows. */
+function addedRow(kind: Kind, given: object, byField: Wanted['byField']): LaidRow | undefined {
+  const complete = completeRow(kind, given);
+  if (validateRow(kind, complete).length > 0) return undefined;
+  const row: StoredRow = { ...complete, version: 1 };
+  const changed = changedRow(kind, row, byField);
+  return { kind, base: null, row: changed?.row ?? row, overrides: new Map(), refusals: new Map() };
+}
+
+/** A row with overrides over its fields; undefined where none of them makes it another. */
+function changedRow(kind: Kind, base: StoredRow, byField: Wanted['byField']): LaidRow | undefined {
   const fields: Record<string, unknown> = {};
   for (const [field, override] of byField) {
-    const value = valueOf(override, fieldValue(base, field));
+    const value = overriddenValue(override, fieldValue(base, field));
     if (!isSame(value, fieldValue(base, field))) fields[field] = value;
   }
   if (Object.keys(fields).length === 0) return undefined;
@@ -173,8 +222,8 @@ const isSame = (one: unknown, other: unknown) =>
 
 const MOST_DECIMALS = 12;
 
-/** The value of an override over that of the book. Only numbers are moved and scaled, by the decimals that a row may hold. */
-function valueOf(override: Override, base: unknown): unknown {
+/** The value of an override over that of the book. Only numbers are moved and multiplied, to the decimals that a row may hold. */
+export function overriddenValue(override: FieldOverride, base: unknown): unknown {
   if (override.how === 'set') return override.value;
   if (typeof base !== 'number' && !isDecimalText(base)) return base;
   const before = decimal(base);

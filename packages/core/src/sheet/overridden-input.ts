@@ -1,14 +1,16 @@
-import { fieldValue } from '@nuvar/book';
+import { type FieldOverride, fieldValue, type StoredRow } from '@nuvar/book';
 import { constant, type Figure, figureGap, overridden } from '../figure/index.js';
 import { NUMBER } from '../quantity/index.js';
 import type { InputLeaf } from './calculation.js';
 import { sheetGap } from './gaps.js';
 import type { Ground } from './ground.js';
-import type { LaidRow, Override } from './layer.js';
+import type { LaidRow } from './layer.js';
 /** A field with an override in place of what the book says: both are kept, and what does not fit is a gap. */
 export function overriddenInput(parent: Ground, laid: LaidRow, field: string, leaf: InputLeaf): Figure {
-  const { kind, base, row, refusals } = laid;
-  const override = laid.overrides.get(field) as Override;
+  const { kind, refusals } = laid;
+  // Fields are overridden of rows alone that the book has, and that stay.
+  const [base, row] = [laid.base as StoredRow, laid.row as StoredRow];
+  const override = laid.overrides.get(field) as FieldOverride;
   const place = { kind, id: base.id, field };
   const baseline = parent.input(kind, base, field, leaf);
   const refusal = refusals.get(field);

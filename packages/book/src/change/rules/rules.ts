@@ -24,6 +24,7 @@ import { referencesLead, stillUsed } from './references.js';
 import type { RowRule, WrittenRow } from './rule.js';
 import { entryFeesAreInOrder, partsAreOfOneShipment, postedProblems, settledProblems } from './shipments.js';
 import { baseUnitStays, movementsFit, receiptsFit, returnsAreBound } from './stock.js';
+import { whatIfChangesCanBeRead } from './what-ifs.js';
 import { bookUnitsHaveNamesOfTheirOwn, conversionsConvert, unitsAreKnown, unitStillUsed } from './units.js';
 
 /** The rules that a row is held against, in the order in which their problems are told. */
@@ -58,6 +59,7 @@ const ROW_RULES: readonly RowRule[] = [
   mixLimitsAreInOrder,
   mixPartsAreOfOnePlan,
   oneScarceResource,
+  whatIfChangesCanBeRead,
 ];
 
 /**

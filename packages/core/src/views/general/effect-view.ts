@@ -1,6 +1,7 @@
+import type { Override } from '@nuvar/book';
 import { fullCost } from '../../costing/index.js';
 import { isWhole } from '../../figure/index.js';
-import type { Evaluation, Override } from '../../sheet/index.js';
+import type { Evaluation } from '../../sheet/index.js';
 
 /** What overrides do to the full cost of one product. */
 export interface EffectView {

@@ -1,7 +1,8 @@
+import type { Override } from '@nuvar/book';
 import { productOverhead } from '../../overhead/index.js';
 import { isWhole } from '../../figure/index.js';
 import { plannedSales } from '../../production/index.js';
-import type { Evaluation, Override } from '../../sheet/index.js';
+import type { Evaluation } from '../../sheet/index.js';
 
 /** What one running cost is in a unit of a product. */
 export interface BillShare {

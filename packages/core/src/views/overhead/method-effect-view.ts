@@ -1,8 +1,9 @@
+import type { Override } from '@nuvar/book';
 import { fullCost, overheadPerMonth } from '../../costing/index.js';
 import { productOverhead } from '../../overhead/index.js';
 import { plannedSales } from '../../production/index.js';
 import { priceLimits, pricePoint, priceRatios } from '../../selling/index.js';
-import type { Evaluation, Override } from '../../sheet/index.js';
+import type { Evaluation } from '../../sheet/index.js';
 
 /** A price before and after something else is tried; exact decimals, null where one is not known whole. */
 export interface PriceEffect {

@@ -1,3 +1,4 @@
+import type { Override } from '@nuvar/book';
 import { unitItems } from '../../costing/index.js';
 import { type Figure, isWhole } from '../../figure/index.js';
 import { decimal } from '../../number/index.js';
@@ -13,7 +14,7 @@ import {
   unitBehaviour,
   unitCostOf,
 } from '../../selling/index.js';
-import type { Evaluation, Override } from '../../sheet/index.js';
+import type { Evaluation } from '../../sheet/index.js';
 
 /** What a simulation of a price begins with; null while something of it is not known. */
 export interface ChanceView {

@@ -1,6 +1,6 @@
-import type { RowOf } from '@nuvar/book';
+import type { RowOf, Override } from '@nuvar/book';
 import { fulfillerOf, isOfFulfilment, pricePoint } from '../../selling/index.js';
-import type { Evaluation, Override, Sheet } from '../../sheet/index.js';
+import type { Evaluation, Sheet } from '../../sheet/index.js';
 import { addMonths, dayAfter } from '../../calendar/index.js';
 
 /** What a product leaves before and after a change of fees. */
