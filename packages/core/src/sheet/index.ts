@@ -1,3 +1,4 @@
+export { asked, type AskedFigure } from './asked.js';
 export { WHOLE_BOOK, type Calculation, type InputLeaf, type Sheet } from './calculation.js';
 export { SHEET_GAPS } from './gaps.js';
 export { idOf, partsOf } from './id.js';

@@ -17,8 +17,8 @@ import {
   scrapWorth,
 } from '../../production/index.js';
 import { unitBehaviour } from '../../selling/index.js';
-import type { Calculation, Evaluation } from '../../sheet/index.js';
-import { asked, type AskedFigure, type FigureView, figureView, shown, shownAll } from '../general/figure-view.js';
+import { asked, type AskedFigure, type Calculation, type Evaluation } from '../../sheet/index.js';
+import { type FigureView, figureView, shown, shownAll } from '../general/figure-view.js';
 
 /** One line of a cost card: an element or a subtotal, per unit and per batch, with its share of the full cost. */
 export interface CardLine {

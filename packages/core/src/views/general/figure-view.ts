@@ -1,5 +1,5 @@
 import { type Figure, figureKey, gapSentence, isPartial, type Place } from '../../figure/index.js';
-import type { Calculation, Evaluation } from '../../sheet/index.js';
+import { asked, type Calculation, type Evaluation } from '../../sheet/index.js';
 
 /** A gap as a screen or a report shows it. */
 export interface GapView {
@@ -41,25 +41,6 @@ export function figureView(figure: Figure, key = figureKey(figure)): FigureView 
       place: gap.place,
       values: gap.values,
     })),
-  };
-}
-
-/** A figure with the key of the question that it answers: which of the results of a calculation, for which id. */
-export interface AskedFigure {
-  readonly figure: Figure;
-  readonly key: string;
-}
-
-/** Asks for one of the results of a calculation. */
-export function asked<Result extends object>(
-  evaluation: Evaluation,
-  calculation: Calculation<Result>,
-  id: string,
-  member: keyof Result & string,
-): AskedFigure {
-  return {
-    figure: evaluation.read(calculation, id)[member] as Figure,
-    key: `${calculation.name}/${id}/${member}`,
   };
 }
 
