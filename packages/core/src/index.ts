@@ -47,6 +47,25 @@ export {
   type PostedFields,
   type PriceListField,
 } from './purchasing/index.js';
+export {
+  addToWhatIf,
+  layWhatIf,
+  MEASURES,
+  mergeConflicts,
+  mergeOperations,
+  SUBSTITUTIONS,
+  takeOver,
+  whatIfOperations,
+  type Cause,
+  type LaidWhatIf,
+  type Measure,
+  type MonthLine,
+  type SideCell,
+  type Sides,
+  type Substitution,
+  type TriedValues,
+  type Verdict,
+} from './what-if/index.js';
 export * from './views/index.js';
 export * from './words/index.js';
 export {

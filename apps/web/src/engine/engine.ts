@@ -1,6 +1,16 @@
 import { copyWithStructuralSharing as withSameParts } from '@reduxjs/toolkit/query';
 import type { Write, Override } from '@nuvar/book';
-import type { EffectView, RepricedBoard, Repricing, ViewName, ViewOf } from '@nuvar/core';
+import type {
+  EffectView,
+  FigureView,
+  GoalAsked,
+  GoalView,
+  RepricedBoard,
+  Repricing,
+  TriedValues,
+  ViewName,
+  ViewOf,
+} from '@nuvar/core';
 import type { FromWorker, Question, ToWorker } from './messages.js';
 
 type Listener = () => void;
@@ -84,6 +94,11 @@ export const engine = {
     leaving.clear();
   },
 
+  /** Shows a what-if, or the book again. */
+  show: (name: string) => tell({ type: 'show', name }),
+  /** Gives a baseline that was frozen to whoever compares with it. */
+  keep: (name: string, snapshot: string, asOf: string) => tell({ type: 'frozen', name, snapshot, asOf }),
+
   apply: (writes: readonly Write[]) => tell({ type: 'apply', writes }),
   override: (overrides: readonly Override[]) => tell({ type: 'override', overrides }),
 
@@ -102,6 +117,8 @@ export const engine = {
   },
 
   view: <Name extends ViewName>(key: `${Name}/${string}`) => views.get(key) as ViewOf<Name> | undefined,
+  /** A view of an evaluation of its own, or over several. */
+  viewOver: (key: string): unknown => views.get(key),
 
   state: (): EngineState => state,
   watchState(listener: Listener): () => void {
@@ -119,6 +136,22 @@ export const engine = {
   async effectOf(overrides: readonly Override[], productIds: readonly string[]): Promise<EffectView[]> {
     const [json = '[]'] = await ask((question) => ({ type: 'effect', question, overrides, productIds }));
     return JSON.parse(json) as EffectView[];
+  },
+
+  /** The values of an input at which a figure reaches a goal; null where one of the two is not there. */
+  async goal(asked: GoalAsked): Promise<GoalView | null> {
+    const [json] = await ask((question) => ({ type: 'goal', question, asked }));
+    return json === undefined ? null : (JSON.parse(json) as GoalView | null);
+  },
+
+  /** One figure over two inputs, row by row. */
+  async twoInputs(
+    key: string,
+    down: TriedValues,
+    across: TriedValues,
+  ): Promise<readonly (readonly (FigureView | null)[])[]> {
+    const [json = '[]'] = await ask((question) => ({ type: 'two inputs', question, key, down, across }));
+    return JSON.parse(json) as (FigureView | null)[][];
   },
 
   /** What a change of many prices would do to each and to the month; the book stays as it is. Null where no book is open. */

@@ -1,16 +1,19 @@
-import { rowsOfColumns, type RowColumns } from '@nuvar/book';
 import {
+  besideBaseline,
   effectOf,
+  goalView,
   repricedOf,
-  evaluate,
+  isSideViewName,
   isViewName,
+  sideView,
+  twoInputsView,
   VIEWS,
   workAhead,
-  type BookEvaluation,
   type Evaluation,
-  type Fork,
 } from '@nuvar/core';
+import { Evaluations } from './evaluations.js';
 import type { FromWorker, Question, ToWorker } from './messages.js';
+import { readViewKey } from './view-key.js';
 
 /** What an evaluator is given of the place where it runs. */
 export interface Surroundings {
@@ -38,9 +41,7 @@ const said = (error: unknown) => (error instanceof Error ? error.message : Strin
  * always answered; what cannot follow the book says that it is broken.
  */
 export function newEvaluator({ post, now, later }: Surroundings): (message: ToWorker) => void {
-  let book: BookEvaluation | null = null;
-  /** What is tried on top of the book; null while nothing is. */
-  let trial: Fork | null = null;
+  const evaluations = new Evaluations();
   /** What is left to be worked out while nobody waits; null when all of it is. */
   let ahead: Iterator<void> | null = null;
   let awaited: string[] = [];
@@ -49,23 +50,26 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
   /** The views that are watched, with what was sent last; empty where nothing was. */
   const watched = new Map<string, string>();
 
-  const shown = (): Evaluation | null => trial ?? book;
-
   /** What was last written of each view that is watched: a view that is the same object need not be written again. */
   const written = new Map<string, { readonly view: unknown; readonly json: string }>();
 
   const viewOf = (key: string): string => {
-    const slash = key.indexOf('/');
-    const name = key.slice(0, slash);
-    const evaluation = shown();
+    const { evaluations: names, name, id } = readViewKey(key);
+    if (isSideViewName(name)) {
+      const sides = names.flatMap((each) => evaluations.named(each) ?? []);
+      return sides.length < names.length ? 'null' : JSON.stringify(sideView(name, sides, id));
+    }
+    const evaluation = names[0] === undefined ? evaluations.shown() : evaluations.named(names[0]);
     if (evaluation === null || !isViewName(name)) return 'null';
-    const view: unknown = VIEWS[name](evaluation, key.slice(slash + 1)) ?? null;
+    const view: unknown = VIEWS[name](evaluation, id) ?? null;
+    if (names.length === 0 && evaluations.isWhatIf) return JSON.stringify(beside(view));
     const known = written.get(key);
     if (known !== undefined && known.view === view) return known.json;
     const json = JSON.stringify(view);
     if (watched.has(key)) written.set(key, { view, json });
     return json;
   };
+  const beside = (view: unknown) => (evaluations.baseline === null ? view : besideBaseline(view, evaluations.baseline));
 
   /**
    * True for views that nobody types beside: they wait until most of what they need has been worked out ahead, and it has
@@ -121,7 +125,7 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
    * of the list comes first. Messages that wait are taken in before.
    */
   const flushSoon = (): void => {
-    if (book === null) return;
+    if (evaluations.baseline === null) return;
     awaited = [...watched.keys()].reverse().sort((one, other) => rank(other) - rank(one));
     callOff();
     callOff = later(flush, 0);
@@ -129,7 +133,7 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
 
   /** What has not been sent yet, because it is new or has failed, has to be looked at too; all else is as it was. */
   const flushUnsent = (): void => {
-    if (book === null) return;
+    if (evaluations.baseline === null) return;
     const unsent = [...watched].flatMap(([key, sent]) => (sent === '' ? [key] : []));
     awaited = [...new Set([...awaited, ...unsent.reverse()])].sort((one, other) => rank(other) - rank(one));
     callOff();
@@ -147,31 +151,30 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
   const answersTo = (message: Question): readonly string[] => {
     if (message.type === 'alive') return [];
     if (message.type === 'ask') return message.keys.map(viewOf);
-    const evaluation = shown();
-    if (message.type === 'reprice')
-      return evaluation === null ? [] : [JSON.stringify(repricedOf(evaluation, message.how, message.pointIds))];
-    return [JSON.stringify(evaluation === null ? [] : effectOf(evaluation, message.overrides, message.productIds))];
+    const evaluation = evaluations.shown();
+    return evaluation === null ? [] : [JSON.stringify(workedOut(evaluation, message))];
   };
 
   const follow = (message: Exclude<ToWorker, Question>): void => {
     switch (message.type) {
       case 'open':
-        trial = null;
-        book = evaluate(rowsOfColumns((JSON.parse(message.snapshot) as { rows: RowColumns }).rows), message.asOf);
-        ahead = workAhead(book);
+        ahead = workAhead(evaluations.open(message.snapshot, message.asOf));
         for (const key of watched.keys()) watched.set(key, '');
+        break;
+      case 'frozen':
+        evaluations.keep(message.name, message.snapshot, message.asOf);
+        break;
+      case 'show':
+        evaluations.show(message.name);
+        written.clear();
         break;
       case 'apply':
         lastEdit = now();
-        book?.apply(message.writes);
+        evaluations.apply(message.writes);
         break;
       case 'override':
         lastEdit = now();
-        if (message.overrides.length > 0 && trial !== null) trial.lay(message.overrides);
-        else {
-          trial?.end();
-          trial = message.overrides.length > 0 ? (book?.fork(message.overrides) ?? null) : null;
-        }
+        evaluations.try(message.overrides);
         break;
       case 'watch':
         for (const key of message.keys) if (!watched.has(key)) watched.set(key, '');
@@ -198,4 +201,18 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
       post({ type: 'broken', why: said(error) });
     }
   };
+}
+
+/** What is asked once of what is shown. */
+function workedOut(evaluation: Evaluation, message: Exclude<Question, { type: 'alive' | 'ask' }>): unknown {
+  switch (message.type) {
+    case 'reprice':
+      return repricedOf(evaluation, message.how, message.pointIds);
+    case 'effect':
+      return effectOf(evaluation, message.overrides, message.productIds);
+    case 'goal':
+      return goalView(evaluation, message.asked);
+    case 'two inputs':
+      return twoInputsView(evaluation, message.key, message.down, message.across);
+  }
 }

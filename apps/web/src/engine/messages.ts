@@ -1,10 +1,14 @@
 import type { Write, Override } from '@nuvar/book';
-import type { Repricing } from '@nuvar/core';
+import type { GoalAsked, Repricing, TriedValues } from '@nuvar/core';
 
 /** What the page tells the worker. */
 export type ToWorker =
   | { readonly type: 'open'; readonly snapshot: string; readonly asOf: string }
   | { readonly type: 'apply'; readonly writes: readonly Write[] }
+  /** A baseline that was frozen, to be kept under its name. */
+  | { readonly type: 'frozen'; readonly name: string; readonly snapshot: string; readonly asOf: string }
+  /** Shows another evaluation: the book, or a what-if over it. */
+  | { readonly type: 'show'; readonly name: string }
   | { readonly type: 'override'; readonly overrides: readonly Override[] }
   | { readonly type: 'watch'; readonly keys: readonly string[] }
   | { readonly type: 'leave'; readonly keys: readonly string[] }
@@ -14,6 +18,8 @@ export type ToWorker =
 export type Question = { readonly question: number } & (
   | { readonly type: 'effect'; readonly overrides: readonly Override[]; readonly productIds: readonly string[] }
   | { readonly type: 'reprice'; readonly how: Repricing; readonly pointIds: readonly string[] }
+  | { readonly type: 'goal'; readonly asked: GoalAsked }
+  | { readonly type: 'two inputs'; readonly key: string; readonly down: TriedValues; readonly across: TriedValues }
   | { readonly type: 'ask'; readonly keys: readonly string[] }
   /** Asks for nothing but an answer. */
   | { readonly type: 'alive' }

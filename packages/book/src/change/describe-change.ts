@@ -18,7 +18,7 @@ const textOf = (row: object, field: string) => {
 };
 
 /** What a row is told apart by in a sentence: its name, or as its kind says: that of what it points to, or its own text. */
-function subjectOf(kind: Kind, row: object, nameOf: (id: string) => string | undefined): string {
+export function subjectOf(kind: Kind, row: object, nameOf: (id: string) => string | undefined): string {
   const own = textOf(row, 'name');
   if (own !== undefined) return own;
   const told = KINDS[kind].toldBy.map((field) => ({ field, text: textOf(row, field) })).find(({ text }) => text);
@@ -55,13 +55,25 @@ export function describeWrites(
     if (write.after === null) return `${what} removed`;
     const { before, after } = write;
     const moves = changedFields(write.kind, before, after).map((field) => {
-      const spec = fieldsOf(write.kind).find((each) => each.name === field) ?? { label: field, type: 'text' };
-      const value = (row: object) => {
-        const raw = fieldValue(row, field);
-        return (typeof raw === 'string' && nameOf(raw)) || say(spec, raw, locale);
-      };
-      return `${spec.label.toLowerCase()} ${value(before)} → ${value(after)}`;
+      const value = (row: object) => valueWords(write.kind, field, fieldValue(row, field), nameOf, locale);
+      return `${labelOfField(write.kind, field).toLowerCase()} ${value(before)} → ${value(after)}`;
     });
     return `${what}: ${moves.join(', ')}`;
   });
+}
+
+/** How a field of a kind of row is called. */
+export const labelOfField = (kind: Kind, field: string): string =>
+  fieldsOf(kind).find(({ name }) => name === field)?.label ?? field;
+
+/** A value of a field in words: what it points to by its name, numbers and days as the country writes them. */
+export function valueWords(
+  kind: Kind,
+  field: string,
+  value: unknown,
+  nameOf: (id: string) => string | undefined,
+  locale: string,
+): string {
+  const spec = fieldsOf(kind).find((each) => each.name === field) ?? { type: 'text' };
+  return (typeof value === 'string' && nameOf(value)) || say(spec, value, locale);
 }

@@ -7,7 +7,7 @@ export {
   type RemoveOperation,
   type UpdateOperation,
 } from './change.js';
-export { describeWrites } from './describe-change.js';
+export { describeWrites, labelOfField, subjectOf, valueWords } from './describe-change.js';
 export { inOrder } from './in-order.js';
 export { copyOf } from './copy-of.js';
 export { readChange } from './read-change.js';

@@ -5,6 +5,8 @@ export * from './costing/index.js';
 export * from './overhead/index.js';
 export * from './selling/index.js';
 export * from './planning/index.js';
+export * from './what-if/index.js';
 export { reportOf, type Report } from './report.js';
 export { isViewName, VIEWS, type ViewName, type ViewOf } from './views.js';
 export { workAhead } from './work-ahead.js';
+export { isSideViewName, SIDE_VIEWS, sideView, type SideViewName, type SideViewOf } from './side-views.js';

@@ -7,6 +7,7 @@ import { COSTING_VIEWS } from './costing/costing-views.js';
 import { OVERHEAD_VIEWS } from './overhead/overhead-views.js';
 import { SELLING_VIEWS } from './selling/selling-views.js';
 import { PLANNING_VIEWS } from './planning/planning-views.js';
+import { WHAT_IF_VIEWS } from './what-if/what-if-views.js';
 
 /** Every view, by the trade that it is of. */
 const ALL = {
@@ -17,6 +18,7 @@ const ALL = {
   ...OVERHEAD_VIEWS,
   ...SELLING_VIEWS,
   ...PLANNING_VIEWS,
+  ...WHAT_IF_VIEWS,
 } as const;
 
 type All = typeof ALL;

@@ -1,10 +1,9 @@
 import {
   type FieldOverride,
-  fieldsOf,
   fieldValue,
   inOrderOfWhatIf,
   isOfField,
-  type Kind,
+  labelOfField,
   labelOfKind,
   type Override,
   readOverride,
@@ -119,8 +118,6 @@ function isLaidAllTheSame(rows: RowsBelow, override: Override): boolean {
   if (base === undefined || !isOfField(override)) return false;
   return override.how === 'set' || fieldValue(base, override.field) !== null;
 }
-
-const labelOfField = (kind: Kind, field: string) => fieldsOf(kind).find(({ name }) => name === field)?.label ?? field;
 
 function writesOf(rows: RowsBelow, laid: readonly Laying[]): Write[] {
   const layer = layerOver(rows);

@@ -21,6 +21,8 @@ export interface FigureView {
   readonly unit: string;
   readonly partial: boolean;
   readonly gaps: readonly GapView[];
+  /** What it is without the what-if that is shown, where that is another amount; null where it is none there. */
+  readonly before?: string | null;
 }
 
 /**
