@@ -7,6 +7,8 @@ import { LIMIT_POINTS, Limits, type LimitPoints } from './accounts/limits.js';
 import { SessionPool, Sessions } from './accounts/session.js';
 import { BookEvents } from './book/book-events.service.js';
 import { BookQueue } from './book/book-queue.js';
+import { BaselinesController } from './book/baselines.controller.js';
+import { BaselinesService } from './book/baselines.service.js';
 import { BooksController } from './book/books.controller.js';
 import { EventsController } from './book/events.controller.js';
 import { MembersController } from './book/members.controller.js';
@@ -44,6 +46,7 @@ export class AppModule {
         AccountsController,
         BooksController,
         MembersController,
+        BaselinesController,
         EventsController,
         FiguresController,
         StockController,
@@ -57,6 +60,7 @@ export class AppModule {
         BookQueue,
         BooksService,
         JournalService,
+        BaselinesService,
         ChangeService,
         MembershipService,
         SnapshotsService,

@@ -48,6 +48,17 @@ export async function takeRoom(
   if (partFilled(counted, most) > 1) throw full(most);
 }
 
+/** Counts bytes that are kept beside the rows of a book. Throws `book-full` where it would hold more than it may. */
+export async function takeBytes(manager: EntityManager, bookId: string, bytes: number): Promise<void> {
+  const [[held]] = (await manager.query(
+    `UPDATE books SET journal_bytes = journal_bytes + $2 WHERE id = $1
+     RETURNING row_count AS rows, journal_bytes::float8 AS bytes`,
+    [bookId, bytes],
+  )) as [[Held]];
+  const most = await mostOf(manager, bookId);
+  if (partFilled({ ...held, rows: 0 }, most) > 1) throw full(most);
+}
+
 const full = ({ rows, journalMegabytes }: Most) =>
   new ProblemError([
     problem('book-full', { values: { rows: rows.toLocaleString('en-IE'), megabytes: String(journalMegabytes) } }),

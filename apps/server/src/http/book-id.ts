@@ -15,3 +15,6 @@ export const BookId = () => Param('id', idPipe);
 
 /** The id of the person that a request is about. */
 export const MemberId = () => Param('userId', idPipe);
+
+/** The id of the baseline that a request is about. */
+export const BaselineId = () => Param('baselineId', idPipe);

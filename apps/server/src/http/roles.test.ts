@@ -21,6 +21,10 @@ const MAY: Readonly<Record<string, readonly Who[]>> = {
   'GET /api/books/{id}/members': MEMBERS,
   'PUT /api/books/{id}/members': OWNERS,
   'DELETE /api/books/{id}/members/{userId}': OWNERS,
+  'GET /api/books/{id}/baselines': MEMBERS,
+  'POST /api/books/{id}/baselines': EDITORS,
+  'GET /api/books/{id}/baselines/{baselineId}': MEMBERS,
+  'DELETE /api/books/{id}/baselines/{baselineId}': EDITORS,
   'GET /api/books/{id}/stock': MEMBERS,
   'GET /api/books/{id}/stock/movements.csv': MEMBERS,
   'GET /api/books/{id}/stock/{materialId}': MEMBERS,
@@ -77,6 +81,8 @@ function bodyOf(what: string): object | undefined {
     return { id: newId(), operations: [material(`Made ${newId()}`).operation] };
   if (what.startsWith('POST') && what.endsWith('/documents'))
     return { document: 'landed cost', of: newId(), format: 'pdf' };
+  if (what.startsWith('POST') && what.endsWith('/baselines'))
+    return { name: `Frozen ${newId()}`, note: '', day: '2026-11-25' };
   return what.startsWith('PUT') ? { email: people.reader.email, role: 'reader' } : undefined;
 }
 
@@ -87,6 +93,7 @@ async function ask(who: Who, what: string, of: string): Promise<RawAnswer> {
     .replace('{userId}', newId())
     .replace('{materialId}', newId())
     .replace('{jobId}', newId())
+    .replace('{baselineId}', newId())
     .replace('{revision}', '1')
     .replace('{view}', 'overview')
     .replace('{of}', 'all');
@@ -114,7 +121,7 @@ describe('what may be done with a book', () => {
     // Removing the book is left out: the others stand on it.
     for (const who of what === 'DELETE /api/books/{id}' ? [] : (MAY[what] ?? [])) {
       const { status, text } = await ask(who, what, bookId);
-      const isNotThere = what.includes('{userId}') || what.includes('{jobId}');
+      const isNotThere = /\{(userId|jobId|baselineId)\}/.test(what);
       expect(status, `${who}: ${text.slice(0, 200)}`).toBe(isNotThere ? 404 : 200);
       if (isNotThere) expect(text).toMatch(/unknown-member|not-found/);
     }

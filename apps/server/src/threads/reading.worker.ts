@@ -2,12 +2,13 @@ import 'reflect-metadata';
 import { constants, gzipSync } from 'node:zlib';
 import { bookRows, problem, ProblemError, writeBookFile, type BookFile } from '@nuvar/book';
 import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
+import { keepFrozen, readFrozen } from '../book/frozen-rows.js';
 import { SnapshotsService } from '../book/snapshots.service.js';
 import { makeDocument } from '../documents/make-document.js';
 import { positionsAsOf } from '../purchasing/stock-ledger.js';
 import { answerOf, handedOver, type Answer } from './answer.js';
 import { connection } from './connection.js';
-import type { DocumentJob, FiguresJob, ReadingJob } from './jobs.js';
+import type { DocumentJob, FiguresJob, FreezingJob, ReadingJob } from './jobs.js';
 
 const connected = connection();
 
@@ -31,6 +32,10 @@ function resultOf(job: ReadingJob): Promise<unknown> {
       return documentOf(job);
     case 'book file':
       return fileOf(job.bookId);
+    case 'freeze':
+      return freeze(job);
+    case 'baseline':
+      return connected().then(({ manager }) => readFrozen(manager, job.bookId, job.id));
   }
 }
 
@@ -53,6 +58,15 @@ async function documentOf({ bookId, day, id, ...asked }: DocumentJob): Promise<n
 async function fileOf(bookId: string): Promise<BookFile> {
   const { rows } = await new SnapshotsService(await connected()).read(bookId);
   return writeBookFile(bookRows(rows));
+}
+
+async function freeze(job: FreezingJob): Promise<null> {
+  const { bookId, day } = job;
+  const database = await connected();
+  const { revision, rows } = await new SnapshotsService(database).read(bookId);
+  const stockPosition = await positionsAsOf(database.manager, bookId, day);
+  await keepFrozen(database.manager, job, revision, { ...rows, stockPosition });
+  return null;
 }
 
 const packed = (told: unknown): Uint8Array<ArrayBuffer> =>

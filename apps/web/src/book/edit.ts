@@ -5,6 +5,7 @@ import { bookActions, type SetAside, type UndoEntry } from '../state/book-slice.
 import { model } from './model.js';
 import { sync } from './sync.js';
 import { labelOf, stacked } from './undo-stacks.js';
+import { isOfWhatIfs, keptIn } from './what-if-edits.js';
 
 /**
  * The one way in: shows the edit at once and queues it for the server. Returns the problems that stand against it, and
@@ -19,7 +20,11 @@ function make(operations: readonly Operation[], undoes: string | null): AppThunk
     const { book } = getState();
     if (operations.length === 0) return [];
     if (book.role === 'reader') return [problem('not-allowed', { values: { role: book.role } })];
-    const change: Change = undoes === null ? { id: newId(), operations } : { id: newId(), operations, undoes };
+    const kept = undoes === null ? keptIn(book.whatIf, operations) : { operations };
+    if ('problems' in kept) return kept.problems;
+    if (kept.operations.length === 0) return [];
+    const id = newId();
+    const change: Change = { id, operations: kept.operations, ...(undoes === null ? {} : { undoes }) };
     const applied = model.edit(change);
     if (!applied.ok) return applied.problems;
     const entry: UndoEntry = {
@@ -53,6 +58,11 @@ function takeBack(stack: 'undo' | 'redo', done: string): AppThunk {
   return (dispatch, getState) => {
     const { book } = getState();
     const entry = book[stack].at(-1);
+    if (book.whatIf !== null && entry !== undefined && !isOfWhatIfs(entry.writes)) {
+      const sentence = `The latest edit was made in the book: ${entry.label}. Leave the what-if to take it back.`;
+      dispatch(noticed({ sentence, tone: 'problem' }));
+      return;
+    }
     if (entry === undefined) {
       dispatch(noticed({ sentence: stack === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.' }));
       return;
@@ -61,7 +71,7 @@ function takeBack(stack: 'undo' | 'redo', done: string): AppThunk {
       void dispatch(fetchWhole(entry, () => takeBack(stack, done)));
       return;
     }
-    const operations = reverseOperations(entry.writes, model.rows);
+    const operations = reverseOperations(entry.writes, model.book);
     const problems = dispatch(make(operations, entry.changeId));
     if (problems.length === 0) {
       const label =
@@ -98,7 +108,7 @@ export function takeBackAllTheSame(stack: 'undo' | 'redo'): AppThunk {
     const { book } = getState();
     const entry = book[stack].at(-1);
     if (entry === undefined) return;
-    const reader = model.rows;
+    const reader = model.book;
     const operations = reverseOperations(entry.writes, reader).map((operation): Operation => {
       if (operation.action !== 'update') return operation;
       const now = reader.row(operation.kind, operation.id) as object | undefined;

@@ -11,6 +11,7 @@ import {
   type StoredRow,
   type Write,
 } from '@nuvar/book';
+import { overlaidBy, type OverlaidRows } from './overlaid-rows.js';
 import type { Snapshot } from './transport.js';
 
 /** A row by its kind and id, to which something may have happened. */
@@ -30,6 +31,8 @@ export interface Follower {
 
 let confirmed = bookRows();
 let shown = bookRows();
+/** The book with the what-if that is open; null while none is. */
+let overlaid: OverlaidRows | null = null;
 let follower: Follower | null = null;
 const versions = new Map<Kind, number>();
 const listeners = new Set<() => void>();
@@ -40,9 +43,20 @@ const listeners = new Set<() => void>();
  * rows of their kind have changed. Rows themselves are never changed: another object is another state.
  */
 export const model = {
-  /** The rows that are shown. */
+  /** The rows that are shown: those of the book, or of the what-if that is open over it. */
   get rows(): BookRows {
+    return overlaid?.rows ?? shown;
+  },
+  /** The rows of the book, whatever what-if is open. */
+  get book(): BookRows {
     return shown;
+  },
+
+  /** Shows the book as a what-if has it; null shows the book again. */
+  showWhatIf(id: string | null): void {
+    const before = overlaid?.kinds() ?? [];
+    overlaid = id === null ? null : overlaidBy(shown, id);
+    announce(new Set([...before, ...(overlaid?.kinds() ?? [])]));
   },
 
   expect: () => follower?.expected(),
@@ -54,6 +68,7 @@ export const model = {
     const rows = rowsOfColumns(snapshot.rows);
     confirmed = bookRows(rows);
     shown = bookRows(rows);
+    overlaid = null;
     restore(rowsNamedBy(pending), pending);
     announce(Object.keys(rows) as Kind[]);
     return snapshot;
@@ -65,6 +80,9 @@ export const model = {
     if (applied.ok) put(applied.writes);
     return applied;
   },
+
+  /** What a change would do to the rows that are shown, with the what-if that is open. */
+  foreseeShown: (change: Change): Applied => applyChange(model.rows, change),
 
   /** What the server would answer to a change, by the rows that it has confirmed. */
   foresee: (change: Change): Applied => applyChange(confirmed, change),
@@ -166,7 +184,7 @@ function put(writes: readonly Write[]): void {
 function told(writes: readonly Write[]): void {
   if (writes.length === 0) return;
   follower?.written(writes);
-  announce(new Set(writes.map(({ kind }) => kind)));
+  announce(new Set([...writes.map(({ kind }) => kind), ...(overlaid?.follow(writes) ?? [])]));
 }
 
 function announce(kinds: Iterable<Kind>): void {

@@ -2,12 +2,14 @@ import { columnsOfRows, rowsByKind } from '@nuvar/book';
 import { model } from '../book/model.js';
 import type { store } from '../state/store.js';
 import { engine } from './engine.js';
+import { BASELINE, whatIfNamed } from './view-key.js';
 
 /** Lets the engine follow the open book: its rows as they change, and what is tried on top of them. */
 export function followBook(state: Pick<typeof store, 'getState' | 'subscribe'>, today: () => string): void {
   const openAgain = () => {
-    const { asOf, trial } = state.getState().book;
-    engine.open(JSON.stringify({ rows: columnsOfRows(rowsByKind(model.rows)) }), asOf ?? today());
+    const { asOf, trial, whatIf } = state.getState().book;
+    engine.open(JSON.stringify({ rows: columnsOfRows(rowsByKind(model.book)) }), asOf ?? today());
+    engine.show(evaluationOf(whatIf));
     engine.override(trial);
   };
   engine.reopenBy(openAgain);
@@ -20,8 +22,13 @@ export function followBook(state: Pick<typeof store, 'getState' | 'subscribe'>, 
   state.subscribe(() => {
     const { book } = state.getState();
     if (book.asOf !== seen.asOf && book.id !== null && book.id === seen.id) openAgain();
-    else if (book.trial !== seen.trial) engine.override(book.trial);
+    else if (book.id === seen.id && book.whatIf !== seen.whatIf) {
+      engine.override(book.trial);
+      engine.show(evaluationOf(book.whatIf));
+    } else if (book.trial !== seen.trial) engine.override(book.trial);
     if (book.id === null && seen.id !== null) engine.close();
     seen = book;
   });
 }
+
+const evaluationOf = (whatIf: string | null) => (whatIf === null ? BASELINE : whatIfNamed(whatIf));

@@ -58,6 +58,8 @@ export interface BookState {
   readonly refused: Readonly<Record<string, Refused>>;
   /** The day as of which the figures are worked out; null for today. */
   readonly asOf: string | null;
+  /** The what-if that is open: edits go to it in place of the book. Null for the book itself. */
+  readonly whatIf: string | null;
   /** Values that are tried and not kept: they lie over the book until they are accepted or dropped. */
   readonly trial: readonly Tried[];
 }
@@ -74,6 +76,7 @@ const initialState: BookState = {
   aside: [],
   refused: {},
   asOf: null,
+  whatIf: null,
   trial: [],
 };
 
@@ -112,6 +115,7 @@ const slice = createSlice({
       return { ...state, refused };
     },
     dayChosen: (state, { payload }: PayloadAction<string | null>) => ({ ...state, asOf: payload }),
+    whatIfOpened: (state, { payload }: PayloadAction<string | null>) => ({ ...state, whatIf: payload, trial: [] }),
     linked: (state, { payload }: PayloadAction<Link>) => ({ ...state, link: payload }),
     conflicted: (state, { payload }: PayloadAction<Conflict>) => ({ ...state, conflict: payload }),
     /** Tries one more value; the one that was tried for the same field before gives way. */

@@ -80,6 +80,10 @@ export const PROBLEMS = {
   'pool-over-100': [422, 'The activities would take {percent} % of {pool}. Together they can take at most 100 %.'],
   'two-methods-of-the-book': [422, 'A book has one costing method of its own. Take it from the other method first.'],
   'unreadable-what-if': [422, 'This change of a what-if cannot be read: {detail}.'],
+  'not-in-a-what-if': [
+    422,
+    'A {kind} is a record of what happened, and cannot be entered in a what-if. Leave the what-if first.',
+  ],
   'derived-row': [422, 'A {kind} is worked out and cannot be entered.'],
   'settings-stay': [422, 'The settings of a book can be changed, but neither added nor removed.'],
   'changed-meanwhile': [409, 'Somebody else has changed {label} in the meantime: it is now {theirs}.'],
@@ -108,6 +112,7 @@ export const PROBLEMS = {
     422,
     'This book is full: it may hold {rows} rows, and {megabytes} MB in its history. Remove rows, or export it and take it in as a new book, which begins a new history.',
   ],
+  'too-many-baselines': [422, 'A book keeps at most {most} baselines. Remove one that is no longer needed.'],
   'demo-full': [503, 'The demo has too many visitors at the moment. Try again later, or create an account.'],
   'book-busy': [503, 'Others are changing this book. Try again in a moment.'],
   busy: [503, 'The server is busy. Try again in a moment.'],

@@ -1,0 +1,70 @@
+import { gunzipSync, gzipSync } from 'node:zlib';
+import {
+  bookRows,
+  columnsOfRows,
+  nameKey,
+  problem,
+  ProblemError,
+  readBookFile,
+  rowsByKind,
+  type RowColumns,
+  type RowsByKind,
+  type StoredRow,
+  writeBookFile,
+} from '@nuvar/book';
+import type { EntityManager } from 'typeorm';
+import { takeBytes } from './room.js';
+
+/** What is kept of a book: its book file, whose format tells how to read it later, and what was in stock on that day. */
+interface Frozen {
+  readonly file: unknown;
+  readonly stock: readonly StoredRow<'stockPosition'>[];
+}
+
+export interface BaselineToKeep {
+  readonly bookId: string;
+  readonly id: string;
+  readonly userId: string;
+  readonly name: string;
+  readonly note: string;
+  readonly day: string;
+}
+
+/** Keeps the rows of a book as a baseline. Throws `name-taken` where another was faster, and `book-full`. */
+export async function keepFrozen(
+  manager: EntityManager,
+  { bookId, id, userId, name, note, day }: BaselineToKeep,
+  revision: number,
+  rows: RowsByKind,
+): Promise<void> {
+  const frozen: Frozen = { file: writeBookFile(bookRows(rows)), stock: rows.stockPosition };
+  const packed = gzipSync(JSON.stringify(frozen));
+  await manager.transaction(async (within) => {
+    const kept: unknown[] = await within.query(
+      `INSERT INTO baselines (book_id, id, name, name_key, note, day, revision, made_by, packed)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (book_id, name_key) DO NOTHING RETURNING id`,
+      [bookId, id, name, nameKey(name), note, day, revision, userId, packed],
+    );
+    if (kept.length === 0) throw new ProblemError([problem('name-taken', { values: { kind: 'baseline', name } })]);
+    await takeBytes(within, bookId, packed.byteLength);
+  });
+}
+
+/** A baseline as the page evaluates it. */
+export interface FrozenRows {
+  readonly asOf: string;
+  readonly rows: RowColumns;
+}
+
+/** Reads a baseline, whatever format it was kept in. Throws `not-found` where there is none. */
+export async function readFrozen(manager: EntityManager, bookId: string, id: string): Promise<FrozenRows> {
+  const [found]: { packed: Buffer; day: string }[] = await manager.query(
+    `SELECT packed, to_char(day, 'YYYY-MM-DD') AS day FROM baselines WHERE book_id = $1 AND id = $2`,
+    [bookId, id],
+  );
+  if (found === undefined) throw new ProblemError([problem('not-found')]);
+  const { file, stock } = JSON.parse(gunzipSync(found.packed).toString()) as Frozen;
+  const read = readBookFile(file);
+  if (!read.ok) throw new ProblemError(read.problems);
+  return { asOf: found.day, rows: columnsOfRows({ ...rowsByKind(read.rows), stockPosition: stock }) };
+}
