@@ -48,6 +48,14 @@ export {
   type PriceListField,
 } from './purchasing/index.js';
 export {
+  BULK_TARGETS,
+  BULK_WAYS,
+  BULK_WITHIN,
+  bulkOverrides,
+  type BulkChange,
+  type BulkPart,
+  type BulkTarget,
+  type BulkWay,
   addToWhatIf,
   layWhatIf,
   MEASURES,

@@ -52,19 +52,20 @@ export async function keepFrozen(
 
 /** A baseline as the page evaluates it. */
 export interface FrozenRows {
+  readonly name: string;
   readonly asOf: string;
   readonly rows: RowColumns;
 }
 
 /** Reads a baseline, whatever format it was kept in. Throws `not-found` where there is none. */
 export async function readFrozen(manager: EntityManager, bookId: string, id: string): Promise<FrozenRows> {
-  const [found]: { packed: Buffer; day: string }[] = await manager.query(
-    `SELECT packed, to_char(day, 'YYYY-MM-DD') AS day FROM baselines WHERE book_id = $1 AND id = $2`,
+  const [found]: { packed: Buffer; day: string; name: string }[] = await manager.query(
+    `SELECT packed, name, to_char(day, 'YYYY-MM-DD') AS day FROM baselines WHERE book_id = $1 AND id = $2`,
     [bookId, id],
   );
   if (found === undefined) throw new ProblemError([problem('not-found')]);
   const { file, stock } = JSON.parse(gunzipSync(found.packed).toString()) as Frozen;
   const read = readBookFile(file);
   if (!read.ok) throw new ProblemError(read.problems);
-  return { asOf: found.day, rows: columnsOfRows({ ...rowsByKind(read.rows), stockPosition: stock }) };
+  return { name: found.name, asOf: found.day, rows: columnsOfRows({ ...rowsByKind(read.rows), stockPosition: stock }) };
 }

@@ -1,11 +1,13 @@
-import { quillfernPottery } from '@nuvar/book/demo';
+import { quillfernBudget, quillfernPottery } from '@nuvar/book/demo';
 import { Inject, Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
-import { problem, ProblemError } from '@nuvar/book';
+import { newId, problem, ProblemError, readBookFile, rowsByKind } from '@nuvar/book';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { AccountsService } from '../accounts/accounts.service.js';
 import { Limits } from '../accounts/limits.js';
 import { RemovalService } from '../book/removal.service.js';
+import { keepFrozen } from '../book/frozen-rows.js';
+import { positionsAsOf } from '../purchasing/stock-ledger.js';
 import { refuseFullDemo } from '../book/room.js';
 import { BooksService } from '../book/books.service.js';
 import type { User } from '../database/entities.js';
@@ -38,8 +40,23 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
     await refuseFullDemo(this.database.manager);
     await this.limits.countGuest(network);
     const guest = await this.accounts.makeGuest();
-    await this.books.takeIn(guest.id, quillfernPottery(this.today()));
+    const bookId = await this.books.takeIn(guest.id, quillfernPottery(this.today()));
+    await this.freezeBudget(bookId, guest.id);
     return guest;
+  }
+
+  /** Keeps what the studio budgeted as a baseline of the demo book, so that there is something to compare with. */
+  private async freezeBudget(bookId: string, userId: string): Promise<void> {
+    const read = readBookFile(quillfernBudget(this.today()));
+    if (!read.ok) throw new ProblemError(read.problems);
+    const day = this.today();
+    const { manager } = this.database;
+    // The settings of a book bear its own id.
+    const rows = rowsByKind(read.rows);
+    const settings = rows.settings.map((row) => ({ ...row, id: bookId }));
+    const baseline = { bookId, id: newId(), userId, name: 'Budget', note: 'as decided in the summer', day };
+    const stockPosition = await positionsAsOf(manager, bookId, day);
+    await keepFrozen(manager, baseline, 1, { ...rows, settings, stockPosition });
   }
 
   onApplicationBootstrap(): void {

@@ -1,6 +1,8 @@
 import { problem, ProblemError } from '@nuvar/book';
 import { VIEWS, type Evaluation } from '@nuvar/core';
 import type { DocumentJob } from '../threads/jobs.js';
+import { comparisonPdf } from './comparison-pdf.js';
+import type { NamedSide } from './comparison-sides.js';
 import { costCardsPdf } from './cost-cards-pdf.js';
 import { landedPdf } from './landed-pdf.js';
 import { landedXlsx } from './landed-xlsx.js';
@@ -13,10 +15,12 @@ import { quotePdf } from './quote-pdf.js';
 export async function makeDocument(
   evaluation: Evaluation,
   { document, of, format, by }: Pick<DocumentJob, 'document' | 'of' | 'format' | 'by'>,
+  sides: readonly NamedSide[] = [],
 ): Promise<Buffer> {
-  const made = await MAKERS[document](evaluation, of, format, by);
-  if (made === null) throw new ProblemError([problem('not-found')]);
-  return made;
+  const made = document === 'comparison' ? comparison(sides, of, format) : MAKERS[document](evaluation, of, format, by);
+  const file = await made;
+  if (file === null) throw new ProblemError([problem('not-found')]);
+  return file;
 }
 
 /** Writes one kind of document; null where there is nothing of what it is asked for, or not in that format. */
@@ -27,7 +31,11 @@ type Maker = (
   by: DocumentJob['by'],
 ) => Promise<Buffer | null> | Buffer | null;
 
-const MAKERS: Readonly<Record<DocumentJob['document'], Maker>> = {
+/** Sides are several evaluations, and no more than a PDF is made of them: workbook and CSV are written by the page. */
+const comparison = (sides: readonly NamedSide[], of: string, format: DocumentJob['format']) =>
+  format === 'pdf' && sides.length > 1 ? comparisonPdf(sides, of.split('@')[1] ?? '') : null;
+
+const MAKERS: Readonly<Record<Exclude<DocumentJob['document'], 'comparison'>, Maker>> = {
   'landed cost': (evaluation, of, format) => {
     const sheet = VIEWS.landedSheet(evaluation, of);
     if (sheet === null || format === 'csv') return null;

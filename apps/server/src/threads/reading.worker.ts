@@ -4,6 +4,8 @@ import { bookRows, problem, ProblemError, writeBookFile, type BookFile } from '@
 import { evaluate, isViewName, reportOf, VIEWS, WHOLE_BOOK, type Evaluation } from '@nuvar/core';
 import { keepFrozen, readFrozen } from '../book/frozen-rows.js';
 import { SnapshotsService } from '../book/snapshots.service.js';
+import type { DataSource } from 'typeorm';
+import { sidesOf, type SideSources } from '../documents/comparison-sides.js';
 import { makeDocument } from '../documents/make-document.js';
 import { positionsAsOf } from '../purchasing/stock-ledger.js';
 import { answerOf, handedOver, type Answer } from './answer.js';
@@ -46,7 +48,8 @@ async function documentOf({ bookId, day, id, ...asked }: DocumentJob): Promise<n
     database.query('UPDATE document_jobs SET progress = $3 WHERE book_id = $1 AND id = $2', [bookId, id, percent]);
   const evaluation = await evaluationOf(bookId, day);
   await isAt(40);
-  const file = await makeDocument(evaluation, asked);
+  const sides = asked.document === 'comparison' ? await sidesOf(evaluation, asked.of, sourcesOf(database, bookId)) : [];
+  const file = await makeDocument(evaluation, asked, sides);
   await isAt(95);
   await database.query(
     `UPDATE document_jobs SET state = 'ready', progress = 100, file = $3 WHERE book_id = $1 AND id = $2 AND state = 'under way'`,
@@ -54,6 +57,11 @@ async function documentOf({ bookId, day, id, ...asked }: DocumentJob): Promise<n
   );
   return null;
 }
+
+const sourcesOf = ({ manager }: DataSource, bookId: string): SideSources => ({
+  frozen: (id) => readFrozen(manager, bookId, id),
+  stockOn: (day) => positionsAsOf(manager, bookId, day),
+});
 
 async function fileOf(bookId: string): Promise<BookFile> {
   const { rows } = await new SnapshotsService(await connected()).read(bookId);

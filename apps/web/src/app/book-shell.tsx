@@ -13,6 +13,7 @@ import { useGoToPlace } from '../book/place.js';
 import { allClosed } from '../state/panel-slice.js';
 import { useSignInAgain } from './sign-in-again.js';
 import { PrintHead } from './print-head.js';
+import { WhatIfBand } from '../what-if/what-if-band.js';
 import { useShortcuts } from './shortcuts.js';
 import { store, useAppDispatch, useAppSelector } from '../state/store.js';
 import { LoneScreen } from '../controls/layout/lone-screen.js';
@@ -65,6 +66,7 @@ function OpenBook() {
       </a>
       <Header searching={searching} setSearching={setSearching} />
       <LinkBar />
+      <WhatIfBand />
       <TrialBar />
       <EngineBar />
       <PrintHead screen={screen} />

@@ -26,6 +26,7 @@ import { useSessionQuery, useSignOutMutation } from '../state/api.js';
 import { Search } from './search.js';
 import { useAppDispatch, useAppSelector, useShownDay } from '../state/store.js';
 import { today } from '../state/today.js';
+import { WhatIfMenu } from '../what-if/what-if-menu.js';
 import { useLooseEnds } from './use-loose-ends.js';
 
 interface HeaderProps {
@@ -37,7 +38,6 @@ interface HeaderProps {
 export function Header({ searching, setSearching }: HeaderProps) {
   const address = useAddress();
   const settings = useSettings();
-  const isTrial = useAppSelector(({ book }) => book.trial.length > 0);
   return (
     <header className="flex min-h-12 flex-none flex-wrap items-center gap-x-3.5 gap-y-1 border-b border-base-300 px-4 max-desk:py-2 print:hidden">
       <NavLink to="/books" className={WORDMARK} title="To your books">
@@ -48,7 +48,7 @@ export function Header({ searching, setSearching }: HeaderProps) {
           {settings.name}
         </ScreenLink>
         <span className="flex gap-1 text-xs">
-          <span className={isTrial ? 'font-bold text-primary' : 'text-soft'}>{isTrial ? 'Trial' : 'Baseline'}</span>
+          <WhatIfMenu />
           <AsOf />
         </span>
       </div>

@@ -1,5 +1,5 @@
 import { screenOf, type ScreenId } from '../book/screens.js';
-import { useSettings } from '../book/use-book.js';
+import { useRow, useSettings } from '../book/use-book.js';
 import { dayText } from '../figures/format.js';
 import { useAppSelector, useShownDay } from '../state/store.js';
 
@@ -8,6 +8,10 @@ export function PrintHead({ screen }: { readonly screen: ScreenId | null }) {
   const { name, locale } = useSettings();
   const day = useShownDay();
   const isTrial = useAppSelector(({ book }) => book.trial.length > 0);
+  const whatIf = useRow(
+    'whatIf',
+    useAppSelector(({ book }) => book.whatIf),
+  );
   return (
     <div className="mb-3 hidden justify-between border-b-2 border-base-content pb-1 print:flex">
       <span>
@@ -15,6 +19,7 @@ export function PrintHead({ screen }: { readonly screen: ScreenId | null }) {
         {screen !== null && `, ${screenOf(screen).name}`}
       </span>
       <span>
+        {whatIf !== undefined && `what if: ${whatIf.name}, `}
         {isTrial && 'trial, '}as of {dayText(day, locale)}
       </span>
     </div>

@@ -34,6 +34,8 @@ const COMPONENTS: Readonly<Record<ScreenId, () => Promise<ComponentType>>> = {
   plan: async () => (await import('../planning/plan-screen.js')).PlanScreen,
   mix: async () => (await import('../planning/mix/mix-screen.js')).MixScreen,
   decisions: async () => (await import('../planning/decisions-screen.js')).DecisionsScreen,
+  whatIfs: async () => (await import('../what-if/what-ifs-screen.js')).WhatIfsScreen,
+  compare: async () => (await import('../what-if/compare-screen.js')).CompareScreen,
   looseEnds: async () => (await import('./loose-ends-screen.js')).LooseEndsScreen,
   history: async () => (await import('./history-screen.js')).HistoryScreen,
   settings: async () => (await import('./settings-screen.js')).SettingsScreen,

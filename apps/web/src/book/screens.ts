@@ -305,6 +305,13 @@ export const SCREENS = {
     edits: { decision: {}, decisionCost: {} },
     finds: [{ kind: 'decision', what: 'decision', field: 'name' }],
   },
+  whatIfs: {
+    path: 'plan/what-ifs/:rowId?',
+    name: 'Plan: what-ifs',
+    edits: { whatIf: {}, whatIfChange: {} },
+    finds: [{ kind: 'whatIf', what: 'what-if', field: 'name' }],
+  },
+  compare: { path: 'plan/compare', name: 'Plan: side by side' },
   looseEnds: { path: 'loose-ends', name: 'Loose ends', hasHeading: true, letter: 'L' },
   history: { path: 'history', name: 'History', hasHeading: true, letter: 'H' },
   settings: {

@@ -1,5 +1,5 @@
 import { copyWithStructuralSharing as withSameParts } from '@reduxjs/toolkit/query';
-import type { Write, Override } from '@nuvar/book';
+import type { Override, StoredRow, Write } from '@nuvar/book';
 import type {
   EffectView,
   FigureView,
@@ -98,6 +98,9 @@ export const engine = {
   show: (name: string) => tell({ type: 'show', name }),
   /** Gives a baseline that was frozen to whoever compares with it. */
   keep: (name: string, snapshot: string, asOf: string) => tell({ type: 'frozen', name, snapshot, asOf }),
+
+  /** Says what was in stock on a day that is compared with. */
+  keepStock: (day: string, rows: readonly StoredRow<'stockPosition'>[]) => tell({ type: 'stock', day, rows }),
 
   apply: (writes: readonly Write[]) => tell({ type: 'apply', writes }),
   override: (overrides: readonly Override[]) => tell({ type: 'override', overrides }),

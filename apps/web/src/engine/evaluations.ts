@@ -1,4 +1,12 @@
-import { type Override, rowsByKind, rowsOfColumns, type RowColumns, type RowsByKind, type Write } from '@nuvar/book';
+import {
+  type Override,
+  rowsByKind,
+  rowsOfColumns,
+  type RowColumns,
+  type RowsByKind,
+  type StoredRow,
+  type Write,
+} from '@nuvar/book';
 import { type BookEvaluation, evaluate, type Evaluation, type Fork, layWhatIf } from '@nuvar/core';
 import { BASELINE } from './view-key.js';
 
@@ -24,6 +32,7 @@ export class Evaluations {
   private readonly whatIfs = new Map<string, LaidFork>();
   private readonly days = new Map<string, BookEvaluation>();
   private readonly frozen = new Map<string, Evaluation>();
+  private readonly stocks = new Map<string, readonly StoredRow<'stockPosition'>[]>();
 
   get baseline(): BookEvaluation | null {
     return this.book;
@@ -48,9 +57,16 @@ export class Evaluations {
     this.frozen.set(name, evaluate(rowsOf(snapshot), asOf));
   }
 
+  /** What was in stock on another day, which the server knows: the book itself holds what is there on the day that it is shown for. */
+  keepStock(day: string, rows: readonly StoredRow<'stockPosition'>[]): void {
+    this.stocks.set(day, rows);
+    this.days.delete(`day/${day}`);
+  }
+
   apply(writes: readonly Write[]): void {
     this.book?.apply(writes);
-    this.days.forEach((day) => day.apply(writes));
+    const inputs = writes.filter(({ kind }) => kind !== 'stockPosition');
+    this.days.forEach((day) => day.apply(inputs));
     for (const [name, laid] of this.whatIfs) if (isReached(laid, name, writes)) this.lay(name, laid);
   }
 
@@ -110,7 +126,8 @@ export class Evaluations {
   private ofDay(name: string, book: BookEvaluation): Evaluation {
     const known = this.days.get(name);
     if (known !== undefined) return known;
-    const made = evaluate(rowsByKind(book.rows), name.slice('day/'.length));
+    const day = name.slice('day/'.length);
+    const made = evaluate({ ...rowsByKind(book.rows), stockPosition: this.stocks.get(day) ?? [] }, day);
     this.days.set(name, made);
     return made;
   }

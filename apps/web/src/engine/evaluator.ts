@@ -164,6 +164,9 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
       case 'frozen':
         evaluations.keep(message.name, message.snapshot, message.asOf);
         break;
+      case 'stock':
+        evaluations.keepStock(message.day, message.rows);
+        break;
       case 'show':
         evaluations.show(message.name);
         written.clear();

@@ -28,11 +28,15 @@ export function Amount({ figure, digits, withUnit = false, className = '', inWor
   const open = figure.key === '' ? undefined : () => dispatch(figureOpened(figure.key));
   const sentence = figure.gaps.map((gap) => gap.sentence).join('; ');
   // Of a sum of which nothing is known yet, zero would say too much.
+  const before = <Before figure={figure} digits={digits} />;
   if (figure.amount === null || (figure.partial && Number(figure.amount) === 0)) {
     return (
-      <button type="button" className={`figure figure-gap ${className}`} onClick={open} title={sentence}>
-        {gapWords(figure, inWords)}
-      </button>
+      <>
+        {before}
+        <button type="button" className={`figure figure-gap ${className}`} onClick={open} title={sentence}>
+          {gapWords(figure, inWords)}
+        </button>
+      </>
     );
   }
   const wanted = digits ?? digitsOf(figure.amount, figure.unit, style);
@@ -40,18 +44,34 @@ export function Amount({ figure, digits, withUnit = false, className = '', inWor
   const text = written(figure.amount, wanted - spare, style);
   const unit = withUnit ? unitWords(figure.unit) : '';
   return (
-    <button
-      type="button"
-      className={`figure ${text.startsWith('−') ? 'figure-negative' : ''} ${changed ? 'figure-changed' : ''} ${className}`}
-      onClick={open}
-      // The room of the digits that it goes without: decimal signs stay below each other.
-      style={spare > 0 && digits !== undefined && !withUnit ? { paddingRight: `${spare}ch` } : undefined}
-      title={figure.partial ? `Not all of it yet: ${sentence}` : `${figure.name}: open its working`}
-    >
+    <>
+      {before}
+      <button
+        type="button"
+        className={`figure ${text.startsWith('−') ? 'figure-negative' : ''} ${changed ? 'figure-changed' : ''} ${className}`}
+        onClick={open}
+        // The room of the digits that it goes without: decimal signs stay below each other.
+        style={spare > 0 && digits !== undefined && !withUnit ? { paddingRight: `${spare}ch` } : undefined}
+        title={figure.partial ? `Not all of it yet: ${sentence}` : `${figure.name}: open its working`}
+      >
+        {text}
+        {figure.partial && <span className="figure-partial"> + ?</span>}
+        {unit !== '' && <span className="figure-unit"> {unit}</span>}
+      </button>
+    </>
+  );
+}
+
+/** While a what-if is shown: what the figure is in the book, small beside it, where that is another. */
+function Before({ figure, digits }: { readonly figure: FigureView; readonly digits: number | undefined }) {
+  const style = useStyle();
+  const { before, unit } = figure;
+  if (before === undefined) return null;
+  const text = before === null ? 'not yet' : written(before, digits ?? digitsOf(before, unit, style), style);
+  return (
+    <s className="figure-before" aria-label={`in the book ${text}`}>
       {text}
-      {figure.partial && <span className="figure-partial"> + ?</span>}
-      {unit !== '' && <span className="figure-unit"> {unit}</span>}
-    </button>
+    </s>
   );
 }
 

@@ -1,7 +1,13 @@
 import type { ReactNode } from 'react';
 import { ScreenTabs } from '../figures/screen-tabs.js';
 
-const SCREENS = { plan: 'Break-even', mix: 'Product mix', decisions: 'Make, buy or drop' } as const;
+const SCREENS = {
+  plan: 'Break-even',
+  mix: 'Product mix',
+  decisions: 'Make, buy or drop',
+  whatIfs: 'What-ifs',
+  compare: 'Side by side',
+} as const;
 
 /** A screen of Plan, under the tabs that lead to the others. */
 export function PlanPage({ children }: { readonly children: ReactNode }) {

@@ -41,6 +41,17 @@ export interface HistoryEntry {
   readonly rest?: number | null;
 }
 
+/** A book as it was when somebody froze it. */
+export interface BaselineSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly note: string;
+  /** The day as of which its figures are worked out. */
+  readonly day: string;
+  readonly madeAt: string;
+  readonly madeBy: string | null;
+}
+
 /** How far a document has come that the server makes. */
 export interface DocumentJob {
   readonly id: string;
@@ -55,7 +66,7 @@ export interface DocumentJob {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api/' }),
-  tagTypes: ['session', 'books', 'members'],
+  tagTypes: ['session', 'books', 'members', 'baselines'],
   endpoints: (build) => ({
     session: build.query<Session, void>({ query: () => 'session', providesTags: ['session'] }),
     signUp: build.mutation<Session, { name: string; email: string; password: string }>({
@@ -128,6 +139,18 @@ export const api = createApi({
     simulatedRate: build.query<{ rate: string }, { currency: string; base: string; day: string }>({
       query: (params) => ({ url: 'stand-ins/exchange-rates', params }),
     }),
+    baselines: build.query<BaselineSummary[], string>({
+      query: (id) => `books/${id}/baselines`,
+      providesTags: ['baselines'],
+    }),
+    freeze: build.mutation<BaselineSummary[], { bookId: string; name: string; note: string; day: string }>({
+      query: ({ bookId, ...body }) => ({ url: `books/${bookId}/baselines`, method: 'POST', body }),
+      invalidatesTags: ['baselines'],
+    }),
+    removeBaseline: build.mutation<BaselineSummary[], { bookId: string; id: string }>({
+      query: ({ bookId, id }) => ({ url: `books/${bookId}/baselines/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['baselines'],
+    }),
     members: build.query<Member[], string>({ query: (id) => `books/${id}/members`, providesTags: ['members'] }),
     putMember: build.mutation<Member[], { bookId: string; email: string; role: string }>({
       query: ({ bookId, ...body }) => ({ url: `books/${bookId}/members`, method: 'PUT', body }),
@@ -156,6 +179,9 @@ export const {
   useCancelDocumentMutation,
   useDocumentJobQuery,
   useLazySimulatedRateQuery,
+  useBaselinesQuery,
+  useFreezeMutation,
+  useRemoveBaselineMutation,
   useMembersQuery,
   usePutMemberMutation,
   useRemoveMemberMutation,

@@ -9,7 +9,9 @@ import { useView } from '../engine/use-view.js';
 import { digitsOf, unitWords, written } from '../figures/format.js';
 import { GapList } from '../figures/gap-list.js';
 import { useStyle } from '../figures/use-style.js';
+import { GoalDialog } from './goal-dialog.js';
 import { NumberedWorkings } from './numbered-workings.js';
+import { TwoInputsDialog } from './two-inputs-dialog.js';
 
 /**
  * The opened figures, beside whatever screen is shown; where the window has no room for that they lie over the detail, on
@@ -100,14 +102,17 @@ function Working({ opened }: { opened: OpenedFigure }) {
         </button>
       </header>
       {working && working.parts.length > 0 && (
-        <button
-          type="button"
-          className="link self-start text-note"
-          aria-pressed={isNumbered}
-          onClick={() => setNumbered(!isNumbered)}
-        >
-          {isNumbered ? 'One step at a time' : 'Numbered workings'}
-        </button>
+        <span className="flex flex-wrap gap-x-4">
+          <button
+            type="button"
+            className="link text-note"
+            aria-pressed={isNumbered}
+            onClick={() => setNumbered(!isNumbered)}
+          >
+            {isNumbered ? 'One step at a time' : 'Numbered workings'}
+          </button>
+          {!reference.includes('#') && <Questions working={working} />}
+        </span>
       )}
       {working && isNumbered ? (
         <NumberedWorkings reference={reference} />
@@ -117,6 +122,24 @@ function Working({ opened }: { opened: OpenedFigure }) {
         <p className="text-soft">{working === null ? 'This figure is no longer in the book.' : ''}</p>
       )}
     </section>
+  );
+}
+
+/** What can be asked of a figure: which input makes it what it should be, and how two inputs move it together. */
+function Questions({ working }: { readonly working: WorkingView }) {
+  const [asked, ask] = useState<'goal' | 'two inputs' | null>(null);
+  const close = () => ask(null);
+  return (
+    <>
+      <button type="button" className="link text-note" onClick={() => ask('goal')}>
+        Seek a goal
+      </button>
+      <button type="button" className="link text-note" onClick={() => ask('two inputs')}>
+        Over two inputs
+      </button>
+      {asked === 'goal' && <GoalDialog working={working} onClose={close} />}
+      {asked === 'two inputs' && <TwoInputsDialog working={working} onClose={close} />}
+    </>
   );
 }
 

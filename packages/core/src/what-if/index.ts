@@ -1,3 +1,13 @@
+export {
+  BULK_TARGETS,
+  BULK_WAYS,
+  BULK_WITHIN,
+  bulkOverrides,
+  type BulkChange,
+  type BulkPart,
+  type BulkTarget,
+  type BulkWay,
+} from './bulk.js';
 export { bridge, type Bridge, type BridgeOf, type BridgePart, type Cause } from './bridge.js';
 export { SUBSTITUTIONS, type Substitution } from './causes.js';
 export { differenceWorking, type DifferenceWorking } from './difference-working.js';

@@ -4,6 +4,7 @@ import { useAppSelector } from '../../state/store.js';
 import { updateOf } from '../../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRow, useSettings } from '../../book/use-book.js';
 import { dayText, typedText, unitWords } from '../../figures/format.js';
+import { BookValue } from './book-value.js';
 import { DayInput } from './day-input.js';
 import { isRefusal, readField, readInUnit, type FieldReading } from './read-field.js';
 import { knownUnits } from './known-units.js';
@@ -51,7 +52,9 @@ export function RowField({
   const name = label ?? spec.label;
   const baseline = fieldValue(row, field);
   const control = (
-    <FieldControl kind={kind} row={row} spec={spec} name={name} unit={unit} words={words} placeholder={placeholder} />
+    <BookValue place={`${id}.${field}`}>
+      <FieldControl kind={kind} row={row} spec={spec} name={name} unit={unit} words={words} placeholder={placeholder} />
+    </BookValue>
   );
   if (isNameless) return control;
   if (isBare)

@@ -7,6 +7,7 @@ import { shownText, unitBehind, type FigureColumn, type InputColumn } from './gr
 import { ItemInput } from '../fields/item-input.js';
 import { SelectInput } from '../fields/select-input.js';
 import { TypedInput } from '../fields/typed-input.js';
+import { BookValue } from '../fields/book-value.js';
 
 interface FigureCellProps<Row> {
   readonly column: FigureColumn<Row>;
@@ -50,17 +51,19 @@ interface InputCellProps<Row, Patch> {
   readonly write: (text: string) => string | null;
 }
 
-/** A cell that is edited where it stands, by the control that its column asks for. */
-export function InputCell<Row, Patch>({
-  column,
-  row,
-  name,
-  text,
-  canWrite,
-  blankKey,
-  write,
-}: InputCellProps<Row, Patch>) {
+/** A cell that is edited where it stands; in a what-if with what the book says before it, where that is another. */
+export function InputCell<Row, Patch>(props: InputCellProps<Row, Patch>) {
+  const { column, row } = props;
   if (column.applies?.(row) === false) return null;
+  return (
+    <BookValue place={row === null ? undefined : column.place?.(row)}>
+      <CellControl {...props} />
+    </BookValue>
+  );
+}
+
+/** The control that a column asks for. */
+function CellControl<Row, Patch>({ column, row, name, text, canWrite, blankKey, write }: InputCellProps<Row, Patch>) {
   const value = row === null ? (text ?? column.blankText ?? '') : column.text(row);
   const field = {
     label: `${column.header}, ${name}`,

@@ -15,7 +15,7 @@ const USUAL_FORMATS: readonly DocumentFormat[] = ['pdf', 'xlsx'];
 interface DocumentLinksProps {
   /** What is written, in a sentence: "landed cost sheet". */
   readonly label: string;
-  readonly document: 'landed cost' | 'cost cards' | 'price list' | 'quote' | 'mix';
+  readonly document: 'landed cost' | 'cost cards' | 'price list' | 'quote' | 'mix' | 'comparison';
   /** The row that it is of. */
   readonly of: string;
   readonly formats?: readonly DocumentFormat[];

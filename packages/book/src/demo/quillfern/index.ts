@@ -1,4 +1,5 @@
 import type { BookFile } from '../../file/index.js';
+import type { Kind } from '../../kinds.js';
 import { bookBuilder } from '../demo-book.js';
 import { addPrices } from './business.js';
 import { addChannels } from './channels.js';
@@ -15,6 +16,7 @@ import { addProducts } from './products.js';
 import { addQuote } from './quotes.js';
 import { addShipments } from './shipments.js';
 import { addStock } from './stock.js';
+import { addWhatIfs } from './what-ifs.js';
 import { addGrades, addMachines } from './work-and-machines.js';
 
 /** The day for which the demo book is written. Its figures stay as they are until a month later. */
@@ -59,5 +61,32 @@ export function quillfernPottery(today = DEMO_DAY): BookFile {
   addQuote(book, materials, grades, machines);
   const shortWeek = addMixPlans(book, { products, channels, materials, grades, machines });
   addDecisions(book, { products, grades, machines, shortWeek });
+  addWhatIfs(book, { materials, products, channels, pools });
   return movedByMonths(book.file(), wholeMonthsBetween(DEMO_DAY, today));
 }
+
+/** What the studio budgeted in the summer, as a baseline: cheaper clay, a lower rent, fewer and cheaper mugs at the market. */
+export function quillfernBudget(today = DEMO_DAY): BookFile {
+  const file = quillfernPottery(today);
+  const named = (kind: Kind, name: string) => file.rows[kind]?.find((row) => row.name === name)?.id;
+  const [clay, mug] = [named('material', 'White stoneware clay'), named('product', 'Everyday mug')];
+  const market = named('channel', 'Weekend market');
+  const set = (kind: Kind, is: (row: Row) => boolean, fields: Row) =>
+    (file.rows[kind] ?? []).map((row) => (is(row) ? { ...row, ...fields } : row));
+  return {
+    ...file,
+    rows: {
+      ...file.rows,
+      supplierPrice: set('supplierPrice', ({ materialId }) => materialId === clay, { price: '12.60' }),
+      plannedVolume: set('plannedVolume', ({ productId, channelId }) => productId === mug && channelId === market, {
+        unitsPerMonth: '48',
+      }),
+      pricePoint: set('pricePoint', ({ productId, channelId }) => productId === mug && channelId === market, {
+        price: '17.50',
+      }),
+      runningCost: set('runningCost', ({ name }) => name === 'Studio rent', { amount: '1420' }),
+    },
+  };
+}
+
+type Row = Readonly<Record<string, unknown>>;

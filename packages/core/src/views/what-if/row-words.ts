@@ -1,4 +1,6 @@
 import {
+  dayText,
+  fieldsOf,
   fieldValue,
   isOfField,
   type Kind,
@@ -28,12 +30,7 @@ export interface DifferenceWords {
 }
 
 /** A difference in words. `below` are the rows before it, `above` those in which a row that was added is named. */
-export function differenceWords(
-  override: Override,
-  below: RowsBelow,
-  above: RowsBelow,
-  locale: string,
-): DifferenceWords {
+export function overrideWords(override: Override, below: RowsBelow, above: RowsBelow, locale: string): DifferenceWords {
   const { kind, id, how } = override;
   const nameOf = namesIn([above, below]);
   const base = below.row(kind, id) as StoredRow | undefined;
@@ -46,12 +43,24 @@ export function differenceWords(
     id,
     field,
     how,
-    subject: row === undefined ? 'no longer in the book' : subjectOf(kind, row, nameOf),
+    subject: row === undefined ? 'no longer in the book' : toldApart(kind, row, nameOf, locale),
     kindLabel: labelOfKind(kind),
     fieldLabel: field === '' ? '' : labelOfField(kind, field),
     before: field === '' ? '' : words(before),
     after: isOfField(override) ? words(overriddenValue(override, before)) : '',
   };
+}
+
+/** What a row is called, with what else tells it apart from others of its kind: what it belongs to, and from which day on it counts. */
+function toldApart(kind: Kind, row: object, nameOf: (id: string) => string | undefined, locale: string): string {
+  const subject = subjectOf(kind, row, nameOf);
+  const owners = fieldsOf(kind)
+    .filter(({ goesWithTarget }) => goesWithTarget === true)
+    .flatMap(({ name }) => nameOf(String(fieldValue(row, name))) ?? [])
+    .filter((owner) => owner !== subject);
+  const from = fieldValue(row, 'validFrom') ?? fieldValue(row, 'startsOn');
+  const since = typeof from === 'string' ? [`from ${dayText(from, locale)}`] : [];
+  return [...(subject === '' ? [] : [subject]), ...owners, ...since].join(', ');
 }
 
 const addedRow = (override: Override) => (override.how === 'create' ? override.row : undefined);

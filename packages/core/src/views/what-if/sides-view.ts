@@ -15,7 +15,7 @@ import {
   type TriedValues,
 } from '../../what-if/index.js';
 import { type FigureView, figureView } from '../general/figure-view.js';
-import { type DifferenceWords, differenceWords } from './row-words.js';
+import { type DifferenceWords, overrideWords } from './row-words.js';
 
 /** Several evaluations beside each other, and one measure of all their prices; the id is the measure. */
 export function sidesView(sides: readonly Evaluation[], id: string): Sides {
@@ -65,7 +65,7 @@ export function bridgeView(sides: readonly Evaluation[], id: string): BridgeView
       cause,
       amount: amount.toFixed(),
       lines: lines.map((line) => ({ ...nameOf(line.pricePointId), amount: line.amount.toFixed() })),
-      inputs: differences.slice(0, MOST_INPUTS).map((each) => differenceWords(each, one.rows, other.rows, locale)),
+      inputs: differences.slice(0, MOST_INPUTS).map((each) => overrideWords(each, one.rows, other.rows, locale)),
     })),
   };
 }
@@ -103,7 +103,7 @@ export function differenceView(sides: readonly Evaluation[], key: string): Diffe
     after: after && keyed(after, key),
     difference: differenceOf(before, after),
     inputs: inputs.map(({ difference, effect }) => ({
-      ...differenceWords(difference, one.rows, other.rows, locale),
+      ...overrideWords(difference, one.rows, other.rows, locale),
       effect: effect?.toFixed() ?? null,
     })),
     together: together?.toFixed() ?? null,

@@ -11,7 +11,7 @@ import {
 import type { Place } from '../../figure/index.js';
 import type { Evaluation } from '../../sheet/index.js';
 import { layWhatIf, movedSince } from '../../what-if/index.js';
-import { differenceWords, namesIn } from './row-words.js';
+import { overrideWords, namesIn } from './row-words.js';
 
 /** One change of a what-if, as its list shows it. */
 export interface WhatIfChangeView {
@@ -83,7 +83,7 @@ function changeWords({ rows, sheet }: Evaluation, change: RowOf<'whatIfChange'>)
     };
   const { override } = reading;
   const { locale } = sheet.settings();
-  const { subject, kindLabel, fieldLabel, before, after, kind, id, field } = differenceWords(
+  const { subject, kindLabel, fieldLabel, before, after, kind, id, field } = overrideWords(
     override,
     rows,
     rows,
