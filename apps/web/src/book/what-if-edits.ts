@@ -15,10 +15,10 @@ export const isOfWhatIfs = (writes: readonly Pick<Write, 'kind'>[]): boolean =>
  */
 export function keptIn(whatIf: string | null, operations: readonly Operation[]): Kept {
   if (whatIf === null || isOfWhatIfs(operations)) return { operations };
-  const applied = model.foreseeShown({ id: newId(), operations });
-  if (!applied.ok) return { problems: applied.problems };
-  const record = applied.writes.find(({ kind }) => !isOpenToWhatIfs(kind));
+  const record = operations.find(({ kind }) => !isOpenToWhatIfs(kind));
   if (record !== undefined)
     return { problems: [problem('not-in-a-what-if', { values: { kind: labelOfKind(record.kind) } })] };
+  const applied = model.foreseeShown({ id: newId(), operations });
+  if (!applied.ok) return { problems: applied.problems };
   return { operations: whatIfOperations(model.book, whatIf, applied.writes, newId) };
 }

@@ -75,5 +75,6 @@ export function leaveBook(): void {
   for (const { id } of store.getState().notices.list) store.dispatch(dismissed(id));
   engine.close();
   localStorage.clear();
+  sessionStorage.clear();
   vi.unstubAllGlobals();
 }

@@ -1,11 +1,10 @@
 import { useEffect } from 'react';
-import { openWhatIf } from '../book/open-what-if.js';
-import { useRow } from '../book/use-book.js';
+import { openWhatIf, reopenWhatIf } from '../book/open-what-if.js';
 import { useWhatIfMarks } from '../engine/use-what-if-marks.js';
 import { BASELINE, whatIfNamed } from '../engine/view-key.js';
 import { counted } from '../figures/format.js';
 import { ScreenLink } from '../figures/screen-link.js';
-import { useSettings } from '../book/use-book.js';
+import { useRow, useSettings } from '../book/use-book.js';
 import { useAppDispatch, useAppSelector } from '../state/store.js';
 
 /** On every screen while a what-if is open: its name, what it changes, and the way out. */
@@ -16,6 +15,7 @@ export function WhatIfBand() {
   const { locale } = useSettings();
   const dispatch = useAppDispatch();
   const isGone = id !== null && whatIf === undefined;
+  useEffect(() => void dispatch(reopenWhatIf()), [dispatch]);
   // Somebody has removed it, or it was taken back: then there is nothing to be in.
   useEffect(() => {
     if (isGone) dispatch(openWhatIf(null));

@@ -14,7 +14,7 @@ import {
 } from '@nuvar/book';
 import { describe, expect, it } from 'vitest';
 import { DAY, demoRows } from '../testing/evaluated.js';
-import { edit, type Edit, operationsOf, overrideOf } from '../testing/random-edits.js';
+import { edit, type Edit, operationsOf, overridesOf } from '../testing/random-edits.js';
 import { reportOf, VIEWS } from '../views/index.js';
 import { evaluate } from './index.js';
 import fc from 'fast-check';
@@ -47,7 +47,8 @@ describe('an evaluation that follows changes', () => {
         fc.array(edit, { maxLength: 6 }),
         (edits, overridden) => {
           const rows = demoRows();
-          const overrides = overridden.flatMap((each) => overrideOf(rows, each));
+          // Whole rows are left to what-ifs, which lay them anew where the book has lost what they stand on.
+          const overrides = overridesOf(rows, overridden).filter(isOfField);
           const following = evaluate(rowsByKind(rows), DAY);
           const fork = following.fork(overrides.slice(0, 2));
           const forkOfFork = fork.fork(overrides.slice(2));
@@ -120,9 +121,9 @@ describe('a fork', () => {
         const evaluation = evaluate(rowsByKind(rows), DAY);
         const written = bookRows(rowsByKind(rows));
         const placeOf = (each: Override) => `${each.id}.${isOfField(each) ? each.field : ''}`;
-        const overrides = overridden
-          .flatMap((each) => overrideOf(rows, each))
-          .filter((each, index, all) => all.findIndex((one) => placeOf(one) === placeOf(each)) === index);
+        const overrides = overridesOf(rows, overridden).filter(
+          (each, index, all) => all.findIndex((one) => placeOf(one) === placeOf(each)) === index,
+        );
         const fork = evaluation.fork(overrides);
         const laid = overrides.filter(({ kind, id }) => {
           const next = (fork.rows.row(kind, id) as StoredRow | undefined) ?? null;
@@ -148,7 +149,7 @@ describe('a fork', () => {
         const before = reportOf(evaluation);
         const fork = evaluation.fork([]);
         for (const each of layers) {
-          const overrides = each.flatMap((one) => overrideOf(rows, one));
+          const overrides = overridesOf(rows, each);
           fork.lay(overrides);
           expect(reportOf(fork)).toEqual(reportOf(evaluate(rowsByKind(rows), DAY).fork(overrides)));
         }

@@ -1,7 +1,7 @@
-import { type Figure, missing, multiplied, quotient, rounded } from '../figure/index.js';
+import { type Figure, missing, multiplied, ofMissingRow, quotient, rounded } from '../figure/index.js';
 import { ONE } from '../number/index.js';
 import { labourHours, plannedAt } from '../production/index.js';
-import type { Calculation } from '../sheet/index.js';
+import { type Calculation, money, MONTH } from '../sheet/index.js';
 import { sellingGap } from './gaps.js';
 import { pricePoint } from './price-point.js';
 import { unitCostOf } from './unit-cost.js';
@@ -34,14 +34,16 @@ export const salesPerMonth: Calculation<SalesPerMonth> = {
   },
   work(sheet, pricePointId) {
     const { sold, price, undiscounted } = sheet.read(setPrice, pricePointId);
-    if (sold === null)
+    if (sold === null) {
+      const perMonth = ofMissingRow({ name: 'Contribution per month', unit: money(sheet).per(MONTH) }, 'a price');
       return {
         contributionPerHour: price,
-        contributionPerMonth: price,
-        profitPerMonth: price,
+        contributionPerMonth: perMonth,
+        profitPerMonth: perMonth,
         undiscountedContribution: price,
         unitsToEarnTheSame: price,
       };
+    }
     const { id, name: subject } = sold.product;
     const { contribution, profit } = sheet.read(pricePoint, pricePointId);
     const planned = plannedAt(sheet, sold.point);

@@ -1,8 +1,13 @@
 import {
+  applyChange,
+  bookRows,
   type BookRows,
   fieldsOf,
   type FieldOverride,
   type FieldSpec,
+  isOfField,
+  rowsByKind,
+  type RowOverride,
   fieldValue,
   type Kind,
   KIND_NAMES,
@@ -72,7 +77,7 @@ export function operationsOf(rows: BookRows, each: Edit, id: string): Operation[
 }
 
 /** A row that is added or taken away, or else an override of a field. */
-export function overrideOf(rows: BookRows, each: Edit): Override[] {
+function overrideOf(rows: BookRows, each: Edit): Override[] {
   const chosen = chosenRow(rows, each);
   if (chosen === undefined || (each.action !== 'remove' && each.action !== 'copy')) return fieldOverrideOf(rows, each);
   const { kind } = each;
@@ -92,4 +97,38 @@ function fieldOverrideOf(rows: BookRows, each: Edit): FieldOverride[] {
     return [{ ...at, how: each.amount % 2 === 0 ? 'add' : 'scale', by: (1 + each.amount / 100).toFixed(2) }];
   const value = each.action === 'empty' && spec.nullable ? null : valueFor(rows, spec, each.amount);
   return [{ ...at, how: 'set', value: value as string | number | boolean | null }];
+}
+
+/**
+ * The overrides of random edits. Rows are added and removed only where the rules of a book let them, as what-ifs do: nothing
+ * is left that points to a row that is gone.
+ */
+export function overridesOf(rows: BookRows, edits: readonly Edit[]): Override[] {
+  const laid = bookRows(rowsByKind(rows));
+  return edits.flatMap((each) =>
+    overrideOf(rows, each).filter((override) => {
+      if (isOfField(override)) return isLedByReference(laid, override);
+      const applied = applyChange(laid, { id: override.id, operations: [operationFor(laid, override)] });
+      if (applied.ok) laid.apply(applied.writes);
+      return applied.ok;
+    }),
+  );
+}
+
+function operationFor(laid: BookRows, override: RowOverride): Operation {
+  const { kind, id } = override;
+  return override.how === 'create'
+    ? { action: 'create', kind, row: override.row }
+    : { action: 'remove', kind, id, version: laid.row(kind, id)?.version ?? 0 };
+}
+
+/** False for a field that would point to a row that is not there; what it sets is then there for the overrides after it. */
+function isLedByReference(laid: BookRows, override: FieldOverride): boolean {
+  const { kind, id, field } = override;
+  const row = laid.row(kind, id) as StoredRow | undefined;
+  const target = fieldsOf(kind).find(({ name }) => name === field)?.target as Kind | undefined;
+  if (row === undefined || override.how !== 'set' || target === undefined) return row !== undefined;
+  if (typeof override.value === 'string' && laid.row(target, override.value) === undefined) return false;
+  laid.put(kind, id, { ...row, [field]: override.value } as StoredRow);
+  return true;
 }

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { evaluate } from '../evaluate/index.js';
 import { ZERO } from '../number/index.js';
 import { DAY, demoRows, evaluated, rowsOf } from '../testing/evaluated.js';
-import { edit, operationsOf, overrideOf } from '../testing/random-edits.js';
+import { edit, operationsOf, overridesOf } from '../testing/random-edits.js';
 import { reportOf } from '../views/index.js';
 import { bridge, type BridgeOf, SUBSTITUTIONS, type Substitution } from './index.js';
 
@@ -233,9 +233,7 @@ describe('any bridge', () => {
           const applied = applyChange(changed, { id, operations: operationsOf(changed, each, id) });
           if (applied.ok) changed.apply(applied.writes);
         });
-        const other = asFork
-          ? one.fork(edits.flatMap((each) => overrideOf(rows, each)))
-          : evaluate(rowsByKind(changed), DAY);
+        const other = asFork ? one.fork(overridesOf(rows, edits)) : evaluate(rowsByKind(changed), DAY);
         const [product] = rows.all('product');
         const [channel] = rows.all('channel');
         const all: BridgeOf[] = [

@@ -4,15 +4,13 @@ import { Decimal, ZERO } from '../number/index.js';
 import { coverage, periodCosts } from '../planning/index.js';
 import { periodFees, salesPerMonth } from '../selling/index.js';
 import { type Evaluation, type Fork, WHOLE_BOOK } from '../sheet/index.js';
+import type { BridgeOf } from './bridge-of.js';
 import { byCause, type Substitution } from './causes.js';
 import { differencesBetween } from './differences.js';
 import { quantityAndMix } from './quantity-and-mix.js';
 
 /** What a part of a bridge is caused by: what is replaced, or what a difference of volume is made of. */
 export type Cause = Exclude<Substitution, 'volume'> | 'quantity' | 'mix' | 'moved by volume' | 'date';
-
-/** What is led from one side to the other: the result of a month, or what a product or a channel leaves in it. */
-export type BridgeOf = { readonly of: 'month' } | { readonly of: 'product' | 'channel'; readonly id: string };
 
 /** What a part does to one price, or to the fixed costs (id null). */
 export interface BridgeLine {

@@ -8,12 +8,12 @@ export {
   type BulkTarget,
   type BulkWay,
 } from './bulk.js';
-export { bridge, type Bridge, type BridgeOf, type BridgePart, type Cause } from './bridge.js';
+export { type BridgeOf } from './bridge-of.js';
+export { bridge, type Bridge, type BridgePart, type Cause } from './bridge.js';
 export { SUBSTITUTIONS, type Substitution } from './causes.js';
 export { differenceWorking, type DifferenceWorking } from './difference-working.js';
-export { differencesBetween } from './differences.js';
 export { goalSeek, type GoalFound, type Sought, type SoughtInput, type SoughtValue } from './goal-seek.js';
-export { layChanges, layWhatIf, type LaidWhatIf } from './lay-what-if.js';
+export { layWhatIf, type LaidWhatIf } from './lay-what-if.js';
 export { mergeConflicts, mergeOperations, type MergeConflict } from './merge.js';
 export {
   compareSides,

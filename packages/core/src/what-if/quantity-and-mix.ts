@@ -2,7 +2,7 @@ import { Decimal, ZERO } from '../number/index.js';
 import { plannedAt } from '../production/index.js';
 import { pricePoint, setPrice } from '../selling/index.js';
 import type { Evaluation } from '../sheet/index.js';
-import type { BridgeOf } from './bridge.js';
+import type { BridgeOf } from './bridge-of.js';
 
 /** One price with what is planned of it, what one leaves, and what one brings, on the side that volumes are taken from. */
 interface Sold {

@@ -13,7 +13,7 @@ import {
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { amount, DAY, demoRows, evaluated, workshop } from '../testing/evaluated.js';
-import { edit, operationsOf, overrideOf } from '../testing/random-edits.js';
+import { edit, operationsOf, overridesOf } from '../testing/random-edits.js';
 import { evaluate } from '../evaluate/index.js';
 import { reportOf } from '../views/index.js';
 import {
@@ -311,7 +311,10 @@ describe('random changes of a what-if, whatever the book has become', () => {
       fc.property(fc.array(edit, { minLength: 1, maxLength: 10 }), fc.array(edit, { maxLength: 6 }), (made, since) => {
         const rows = demoRows();
         begun(rows);
-        const overrides = made.filter(({ kind }) => !OWN.includes(kind)).flatMap((each) => overrideOf(rows, each));
+        const overrides = overridesOf(
+          rows,
+          made.filter(({ kind }) => !OWN.includes(kind)),
+        );
         const fitting = overrides.filter(({ kind }) => kind !== 'stockMovement' && kind !== 'stockPosition');
         if (fitting.length > 0) put(rows, fitting);
         since.forEach((each, index) => {

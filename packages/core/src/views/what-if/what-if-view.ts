@@ -5,11 +5,12 @@ import {
   labelOfKind,
   readOverride,
   type RowOf,
+  type StoredRow,
   valueWords,
   type WhatIfWay,
 } from '@nuvar/book';
 import type { Place } from '../../figure/index.js';
-import type { Evaluation } from '../../sheet/index.js';
+import type { Evaluation, RowsBelow } from '../../sheet/index.js';
 import { layWhatIf, movedSince } from '../../what-if/index.js';
 import { overrideWords, namesIn } from './row-words.js';
 
@@ -131,6 +132,8 @@ export function whatIfMarksView({ rows, sheet }: Evaluation, id: string): WhatIf
   const added: Record<string, string> = {};
   for (const { kind, id: rowId, before, after } of writes) {
     if (before === null) added[rowId] = labelOfKind(kind);
+    const former = before === null && kind === 'supplierPrice' ? priceBefore(rows, after) : null;
+    if (former !== null) fields[`${rowId}.price`] = valueWords(kind, 'price', former, nameOf, locale);
     if (before === null || after === null) continue;
     for (const [field, value] of Object.entries(after))
       if (field !== 'version' && fieldValue(before, field) !== value)
@@ -138,4 +141,14 @@ export function whatIfMarksView({ rows, sheet }: Evaluation, id: string): WhatIf
   }
   const count = sheet.rowsOf('whatIfChange', 'whatIfId', id).length;
   return { name: whatIf.name, count, fields, added, refused: refusals.size };
+}
+
+/** A price that is new takes the place of the one in force: what the book says that a pack costs on that day, from that supplier. */
+function priceBefore(rows: RowsBelow, added: StoredRow | null): string | null {
+  const { materialId, supplierId, validFrom } = added as StoredRow<'supplierPrice'>;
+  const former = rows
+    .rowsWith('supplierPrice', 'materialId', materialId)
+    .filter((each) => each.supplierId === supplierId && each.validFrom <= validFrom)
+    .sort((one, other) => (one.validFrom < other.validFrom ? -1 : 1));
+  return former.at(-1)?.price ?? null;
 }

@@ -101,7 +101,8 @@ const models = (isWhole: boolean) =>
           batch: isWhole && index === 0 ? batch : null,
           name: `P${index}`,
           uses,
-          most,
+          // glpsol loses optima to a link of a milliard, which whole products without any limit have where least is sought.
+          most: most ?? (isWhole && isLeast ? 40 : null),
           least: most === null ? least : Math.min(least, most),
           ...(isWhole
             ? index > 0 && isSoldToo
