@@ -328,3 +328,34 @@ describe('the prices that a shipment gives', () => {
     );
   });
 });
+
+describe('the lines that a charge by a rule is borne by', () => {
+  const lines = [
+    { material: { category: 'clay' }, quantity: '10' },
+    { material: { category: 'cane' }, quantity: '20' },
+    { material: { category: 'cane' }, quantity: '30' },
+  ];
+  const chosen = (category: string, more: (book: BookBuilder, chargeId: string) => void = () => {}) => {
+    let chargeId = '';
+    const made = importer({ state: 'ordered' }, lines, (book, { shipmentId }) => {
+      const ruleId = book.add('chargeRule', { name: 'Port', type: 'port', currency: 'EUR', amount: '30', category });
+      chargeId = book.add('shipmentCharge', { shipmentId, position: 0, type: 'port', currency: 'EUR', ruleId });
+      book.add('shipmentCharge', { shipmentId, position: 1, type: 'freight', currency: 'EUR', amount: '9' });
+      more(book, chargeId);
+    });
+    const { posting } = shipmentPostingView(evaluated(made.rows), made.shipment);
+    return { chargeId, made, chargedLines: posting.chargedLines };
+  };
+
+  it('are kept where the rule is of some of them, and not where it is of all', () => {
+    const { chargeId, made, chargedLines } = chosen('cane');
+    expect(chargedLines).toEqual(made.lines.slice(1).map((lineId) => ({ chargeId, lineId })));
+    expect(chosen('').chargedLines).toEqual([]);
+  });
+
+  it('stay as they were chosen by hand', () => {
+    const lineOf = (book: BookBuilder) => String(book.file().rows.shipmentLine?.[0]?.id);
+    const byHand = chosen('cane', (book, chargeId) => book.add('chargedLine', { chargeId, lineId: lineOf(book) }));
+    expect(byHand.chargedLines).toEqual([]);
+  });
+});

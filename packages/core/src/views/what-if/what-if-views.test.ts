@@ -33,7 +33,9 @@ describe('the views of what-ifs in the demo book', () => {
         'a guess: one customer in twelve stays away',
       ],
     ]);
-    const added = VIEWS.whatIf(evaluated(rows), whatIf('A second market day'))?.changes[0];
+    const added = VIEWS.whatIf(evaluated(rows), whatIf('A second market day'))?.changes.find(
+      ({ how }) => how === 'create',
+    );
     expect([added?.subject, added?.kindLabel, added?.how]).toEqual(['Stall on Saturdays', 'running cost', 'create']);
     expect(VIEWS.whatIf(evaluated(rows), newId())).toBeNull();
   });

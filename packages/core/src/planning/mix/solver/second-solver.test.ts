@@ -9,7 +9,7 @@ import type { MixModel } from '../mix-model.js';
 import { explainMix, findMix, limitsByProduct, mixFile, mixFileRefusal, solveMix } from './index.js';
 import { rankedMixes } from './ranked-mix.js';
 import { loadSolver } from '../highs/index.js';
-import { exampleModel } from './mix-examples.js';
+import { models } from '../../../testing/random-models.js';
 
 // The second solver is GLPK's glpsol, from Debian's packages; it reads the LP file that a person would export.
 let highs: Highs;
@@ -59,79 +59,6 @@ function fileOf(model: MixModel, format: 'lp' | 'mps'): string {
 }
 
 const bySecondSolver = (model: MixModel): number | null => glpsol('--lp')(fileOf(model, 'lp'));
-
-const tenths = (least: number, most: number) =>
-  fc.integer({ min: least * 10, max: most * 10 }).map((each) => each / 10);
-
-/** Products with limits, and resources that mostly run short; with set-ups and whole numbers, or without. */
-const models = (isWhole: boolean) =>
-  fc
-    .record({
-      products: fc.array(
-        fc.record({
-          gain: tenths(-2, 30),
-          uses: fc.array(fc.oneof(fc.constant(0), tenths(0, 8)), { minLength: 4, maxLength: 4 }),
-          most: fc.option(fc.integer({ min: 1, max: 40 }), { freq: 4 }),
-          least: fc.oneof(
-            { weight: 4, arbitrary: fc.constant(0) },
-            { weight: 1, arbitrary: fc.integer({ min: 1, max: 4 }) },
-          ),
-          step: fc.constantFrom(null, 1, 6),
-          setUpCost: fc.constantFrom(0, 0, 15, 60),
-          setUpUse: fc.constantFrom(0, 0, 5),
-          lot: fc.constantFrom(null, null, null, 8),
-          isSoldToo: fc.boolean(),
-          batch: fc.constantFrom(null, null, 5),
-        }),
-        { minLength: 1, maxLength: 7 },
-      ),
-      available: fc.array(tenths(20, 200), { minLength: 1, maxLength: 4 }),
-      extra: fc.constantFrom(0, 0, 10),
-      premium: tenths(-3, 5),
-      total: fc.option(
-        fc.record({ rule: fc.constantFrom('at most', 'at least', 'exactly'), units: fc.integer({ min: 1, max: 30 }) }),
-      ),
-      isLeast: fc.boolean(),
-    })
-    .map(({ products, available, extra, premium, total, isLeast }) =>
-      exampleModel(
-        products.map(({ setUpUse, uses, least, most, isSoldToo, batch, ...product }, index) => ({
-          ...product,
-          // The first one is made in batches for all its channels.
-          batch: isWhole && index === 0 ? batch : null,
-          name: `P${index}`,
-          uses,
-          // glpsol loses optima to a link of a milliard, which whole products without any limit have where least is sought.
-          most: most ?? (isWhole && isLeast ? 40 : null),
-          least: most === null ? least : Math.min(least, most),
-          ...(isWhole
-            ? index > 0 && isSoldToo
-              ? // Sold in another channel too: set up with the first of all.
-                { setUpWith: 0, lot: null, setUpCost: 0 }
-              : { setUpUses: [setUpUse] }
-            : { step: null, lot: null, setUpCost: 0 }),
-          ...(isLeast ? { gain: Math.abs(product.gain) } : {}),
-        })),
-        available.map((each, index) => ({ available: each, extra: index === 0 ? extra : 0, premium })),
-        {
-          isLeast,
-          totals:
-            total === null
-              ? []
-              : [
-                  {
-                    id: 't',
-                    name: 'T',
-                    rule: total.rule as 'at most',
-                    units: total.units,
-                    stated: total.units,
-                    measure: 'units',
-                    terms: products.map((_, at) => [at, 1] as const),
-                  },
-                ],
-        },
-      ),
-    );
 
 it.each([
   ['continuous', false],

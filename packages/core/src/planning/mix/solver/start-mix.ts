@@ -53,7 +53,7 @@ function startValues(solving: Solving, program: MixProgram): readonly number[] |
   const switches = program.columns.flatMap(({ of }, column) => (of === 'made' ? [column] : []));
   const chosen = switches.length === 0 ? first : chosenMix(solving, program, relaxed, first, switches);
   if (chosen === null) return null;
-  const hasSteps = program.columns.some(({ of, isWhole }) => of === 'quantity' && isWhole);
+  const hasSteps = program.columns.some(({ of, isWhole }) => of !== 'made' && isWhole);
   return hasSteps
     ? (solved(solving, nearTo(program, chosen), { mip_max_nodes: NODES_OF_ROUNDING })?.values ?? null)
     : chosen.values;
