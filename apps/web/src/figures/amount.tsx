@@ -69,7 +69,8 @@ function Before({ figure, digits }: { readonly figure: FigureView; readonly digi
   if (before === undefined) return null;
   const text = before === null ? 'not yet' : written(before, digits ?? digitsOf(before, unit, style), style);
   return (
-    <s className="figure-before" aria-label={`in the book ${text}`}>
+    <s className="figure-before">
+      <span className="sr-only">in the book </span>
       {text}
     </s>
   );
