@@ -123,7 +123,7 @@ function PartDetail({ part }: { readonly part: Part }) {
   );
   const inputs = useFirstRows(part.inputs);
   return (
-    <aside aria-label={`In the step: ${CAUSE_WORDS[part.cause]}`}>
+    <aside className="max-w-2xl" aria-label={`In the step: ${CAUSE_WORDS[part.cause]}`}>
       <h2 className="font-semibold">{CAUSE_WORDS[part.cause]}</h2>
       <table className="table text-note">
         <tbody>
