@@ -5,6 +5,7 @@ import { DataSource } from 'typeorm';
 import type { Asker } from '../accounts/asker.js';
 import { Workers } from '../threads/workers.service.js';
 import type { BaselineRequest } from './requests.js';
+import { takeBytes } from './room.js';
 
 /** A baseline as a list of them shows it. */
 export interface BaselineSummary {
@@ -56,11 +57,13 @@ export class BaselinesService {
 
   /** Throws `not-found` where there is no such baseline in the book. */
   async remove(bookId: string, id: string): Promise<BaselineSummary[]> {
-    const [, count] = (await this.database.query('DELETE FROM baselines WHERE book_id = $1 AND id = $2', [
-      bookId,
-      id,
-    ])) as [unknown, number];
-    if (count === 0) throw new ProblemError([problem('not-found')]);
+    const [removed] = (await this.database.query(
+      'DELETE FROM baselines WHERE book_id = $1 AND id = $2 RETURNING length(packed) AS bytes',
+      [bookId, id],
+    )) as [{ bytes: number }[]];
+    const [gone] = removed;
+    if (gone === undefined) throw new ProblemError([problem('not-found')]);
+    await takeBytes(this.database.manager, bookId, -gone.bytes);
     return this.list(bookId);
   }
 }

@@ -1,5 +1,6 @@
 import { newId } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { material, signUp, testServer, type Person } from '../testing/client.js';
 
@@ -37,7 +38,16 @@ describe('a baseline', () => {
     expect(kept.asOf).toBe(DAY);
     expect(JSON.stringify(kept.rows.material)).toContain('"Clay"');
     expect(JSON.stringify(kept.rows.stockPosition)).toContain('"20"');
+    const bytesOf = async () => {
+      const [held]: { bytes: string }[] = await app
+        .get(DataSource)
+        .query('SELECT journal_bytes AS bytes FROM books WHERE id = $1', [bookId]);
+      return Number(held?.bytes);
+    };
+    const before = await bytesOf();
     expect((await owner.delete(path).expect(200)).body).toEqual([]);
+    // What it took of the room of the book is given back.
+    expect(await bytesOf()).toBeLessThan(before);
     await owner.get(path).expect(404);
     await owner.delete(path).expect(404);
   });

@@ -48,13 +48,14 @@ export async function takeRoom(
   if (partFilled(counted, most) > 1) throw full(most);
 }
 
-/** Counts bytes that are kept beside the rows of a book. Throws `book-full` where it would hold more than it may. */
+/** Counts bytes that are kept beside the rows of a book, or below zero gives them back. Throws `book-full` where it would hold more than it may. */
 export async function takeBytes(manager: EntityManager, bookId: string, bytes: number): Promise<void> {
   const [[held]] = (await manager.query(
     `UPDATE books SET journal_bytes = journal_bytes + $2 WHERE id = $1
      RETURNING row_count AS rows, journal_bytes::float8 AS bytes`,
     [bookId, bytes],
   )) as [[Held]];
+  if (bytes < 0) return;
   const most = await mostOf(manager, bookId);
   if (partFilled({ ...held, rows: 0 }, most) > 1) throw full(most);
 }

@@ -1,4 +1,12 @@
-import { applyChange, columnsOfRows, newId, type Operation, rowsByKind, type StoredRow } from '@nuvar/book';
+import {
+  applyChange,
+  columnsOfRows,
+  newId,
+  type Operation,
+  rowsByKind,
+  type StoredRow,
+  writtenOverride,
+} from '@nuvar/book';
 import { quillfernPottery, rowsOfFile } from '@nuvar/book/demo';
 import { evaluate, type Evaluation, layWhatIf } from '@nuvar/core';
 import { beforeEach, describe, expect, it } from 'vitest';
@@ -55,6 +63,32 @@ describe('the evaluations of a book', () => {
     change({ action: 'remove', kind: 'whatIfChange', id: first?.id ?? '', version: 2 });
     expect(amount(evaluations.named(whatIfNamed(dearer())))).toBe(afresh(dearer()));
     expect(amount(evaluations.named(BASELINE))).toBe(amount(evaluate(rowsByKind(rows), DAY)));
+  });
+
+  it('are laid anew where the book loses what a row that a what-if adds stands on, and where it comes back', () => {
+    const [productId, whatIfId] = [newId(), newId()];
+    const product = { id: productId, name: 'Egg cup' };
+    change({ action: 'create', kind: 'product', row: product });
+    const [channel] = rows.all('channel');
+    const cup = { productId, channelId: channel?.id };
+    const added = [
+      ['pricePoint', { id: newId(), ...cup, price: '9', taxInside: false }],
+      ['plannedVolume', { id: newId(), ...cup, unitsPerMonth: '50' }],
+      ['otherCost', { id: newId(), productId, name: 'Bought', amount: '4', basis: 'unit' }],
+    ] as const;
+    const changes = added.map(([kind, row], position): Operation => {
+      const kept = writtenOverride({ kind, id: row.id, how: 'create', row });
+      return { action: 'create', kind: 'whatIfChange', row: { id: newId(), whatIfId, position, ...kept } };
+    });
+    change({ action: 'create', kind: 'whatIf', row: { id: whatIfId, name: 'Egg cups too' } }, ...changes);
+    const name = whatIfNamed(whatIfId);
+    const withCups = amount(evaluations.named(name));
+    expect(withCups).toBe(afresh(whatIfId));
+    expect(withCups).not.toBe(amount(evaluations.named(BASELINE)));
+    change({ action: 'remove', kind: 'product', id: productId, version: 1 });
+    expect(amount(evaluations.named(name))).toBe(amount(evaluations.named(BASELINE)));
+    change({ action: 'create', kind: 'product', row: product });
+    expect(amount(evaluations.named(name))).toBe(withCups);
   });
 
   it('show one of them, with what is tried on top of whichever is shown', () => {

@@ -136,11 +136,16 @@ export class Evaluations {
 const rowsOf = (snapshot: string): Partial<RowsByKind> =>
   rowsOfColumns((JSON.parse(snapshot) as { rows: RowColumns }).rows);
 
-/** What-ifs are laid anew where their changes have become others, a row that they change has, or a loop of components may. */
+/**
+ * What-ifs are laid anew where their changes have become others, a row that they change has, or the rules may say otherwise of
+ * them: rows have come or gone that they point to or bear the name of, or a loop of components may have.
+ */
 function isReached({ touched }: LaidFork, name: string, writes: readonly Write[]): boolean {
   return writes.some(
     ({ kind, id, before, after }) =>
       touched.has(id) ||
+      before === null ||
+      after === null ||
       kind === 'billLine' ||
       (kind === 'whatIfChange' && [before, after].some((row) => row !== null && name === `whatIf/${whatIfOf(row)}`)),
   );

@@ -3,12 +3,13 @@ import { useSearchParams } from 'react-router';
 import { useSettings } from '../book/use-book.js';
 import { DayInput } from '../controls/fields/day-input.js';
 import { readDayText } from '../controls/fields/read-day-text.js';
+import { dayNamed } from '../engine/view-key.js';
 import { Sides, useSide } from '../controls/layout/sides.js';
 import { Empty } from '../figures/empty.js';
 import { PlanPage } from '../planning/plan-page.js';
 import { BridgeOfSides } from './bridge.js';
 import { SideTable } from './side-table.js';
-import { dayNamed, labelOfSide, MOST_SIDES, sidesOfAddress, useAllSides, type Side } from './sides.js';
+import { labelOfSide, MOST_SIDES, sidesOfAddress, useAllSides, type Side } from './sides.js';
 import { useKeptSides } from './use-kept-sides.js';
 
 const SIDES = { beside: 'Side by side', bridge: 'Bridge' };

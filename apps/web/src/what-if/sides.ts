@@ -1,5 +1,5 @@
 import { useAll } from '../book/use-book.js';
-import { BASELINE, dayNamed, frozenNamed, whatIfNamed } from '../engine/view-key.js';
+import { BASELINE, frozenNamed, whatIfNamed } from '../engine/view-key.js';
 import { dayText } from '../figures/format.js';
 import { useBaselinesQuery } from '../state/api.js';
 import { useAppSelector } from '../state/store.js';
@@ -39,5 +39,3 @@ export function sidesOfAddress(text: string | null): readonly string[] {
     .filter((each) => /^(baseline|(whatIf|frozen)\/[0-9a-f-]{36}|day\/\d{4}-\d\d-\d\d)$/.test(each));
   return sides.length === 0 ? [BASELINE] : [...new Set(sides)].slice(0, MOST_SIDES);
 }
-
-export { dayNamed };

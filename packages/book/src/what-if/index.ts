@@ -3,6 +3,7 @@ export {
   inOrderOfWhatIf,
   isOpenToWhatIfs,
   readOverride,
+  readValue,
   WHAT_IF_WORDS,
   writtenOverride,
   type ReadOverride,

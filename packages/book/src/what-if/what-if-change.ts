@@ -24,10 +24,10 @@ export function readOverride({ rowKind, rowId, field, how, value }: Fields): Rea
   const spec = fieldsOf(rowKind).find(({ name }) => name === field);
   if (spec === undefined) return { detail: `a ${labelOfKind(rowKind)} has no field called "${field.slice(0, 60)}"` };
   if (how === 'set') {
-    const read = readJson(value);
-    if (read === undefined || (typeof read === 'object' && read !== null))
-      return { detail: `"${value.slice(0, 60)}" is no value` };
-    return { override: { ...at, field, how, value: read as string | number | boolean | null } };
+    const read = readValue(value);
+    return read === undefined
+      ? { detail: `"${value.slice(0, 60)}" is no value` }
+      : { override: { ...at, field, how, value: read } };
   }
   if (spec.type !== 'decimal' && spec.type !== 'integer') return { detail: `${spec.label} is not a number` };
   const isNumber: boolean = isDecimalText(value);
@@ -48,6 +48,14 @@ function wholeRow(
   const row = readJson(value);
   const isRow = typeof row === 'object' && row !== null && !Array.isArray(row) && 'id' in row && row.id === at.id;
   return isRow ? { override: { ...at, how, row: row as { id: string } } } : { detail: 'it holds no row' };
+}
+
+/** A value of a field as a change keeps it, in JSON; undefined where it is none. */
+export function readValue(text: string): string | number | boolean | null | undefined {
+  const read = readJson(text);
+  return read === null || ['string', 'number', 'boolean'].includes(typeof read)
+    ? (read as string | number | boolean | null)
+    : undefined;
 }
 
 function readJson(text: string): unknown {

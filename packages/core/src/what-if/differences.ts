@@ -11,6 +11,8 @@ import type { RowsBelow } from '../sheet/index.js';
 
 /** Kinds whose rows are no input of any figure by themselves. */
 const LEFT_OUT: ReadonlySet<Kind> = new Set<Kind>(['whatIf', 'whatIfChange', 'stockMovement']);
+/** What was in stock when a period begins, which only the ledger of that period reads, bears the id of its material and that day. */
+const isOpening = (kind: Kind, id: string) => kind === 'stockPosition' && id.includes('@');
 
 /**
  * What turns the rows of one side into those of another, as overrides: rows that are added, rows that are removed, and the
@@ -25,6 +27,7 @@ export function differencesBetween(one: RowsBelow, other: RowsBelow): Override[]
 
 function ofRows(kind: Kind, rows: readonly StoredRow[], other: RowsBelow): Override[] {
   return rows.flatMap((row): Override[] => {
+    if (isOpening(kind, row.id)) return [];
     const there = other.row(kind, row.id) as StoredRow | undefined;
     if (there === undefined) return [{ kind, id: row.id, how: 'remove' }];
     return there === row ? [] : ofFields(kind, row, there);
@@ -44,5 +47,5 @@ const ofFields = (kind: Kind, row: StoredRow, there: StoredRow): Override[] =>
 
 const added = (kind: Kind, one: RowsBelow, rows: readonly StoredRow[]): Override[] =>
   rows
-    .filter(({ id }) => one.row(kind, id) === undefined)
+    .filter(({ id }) => one.row(kind, id) === undefined && !isOpening(kind, id))
     .map((row) => ({ kind, id: row.id, how: 'create', row: withoutVersion(row) }));

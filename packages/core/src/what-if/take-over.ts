@@ -12,18 +12,37 @@ export interface TakeOver {
   readonly refusals: ReadonlyMap<string, string>;
 }
 
-/** Takes chosen changes of a what-if over into the book, to the digit as the what-if shows them. */
+/**
+ * Takes chosen changes of a what-if over into the book, to the digit as the what-if shows them. What a taken change stood in
+ * place of goes with it: it must not begin to count over the new value. A change in whose place another counts is not taken
+ * over without that one.
+ */
 export function takeOver(book: RowsBelow, chosen: readonly Change[]): TakeOver {
-  const { writes, refusals } = layChanges(book, chosen);
-  const taken = chosen.filter(({ id }) => !refusals.has(id));
+  const all = book.rowsWith('whatIfChange', 'whatIfId', chosen[0]?.whatIfId ?? '') as readonly Change[];
+  const { replacedBy } = layChanges(book, all);
+  const ids = new Set(chosen.map(({ id }) => id));
+  const isHidden = ({ id }: Change) => !ids.has(replacedBy.get(id) ?? id);
+  const { writes, refusals } = layChanges(
+    book,
+    chosen.filter((change) => !isHidden(change)),
+  );
+  const refused = new Map([...refusals, ...chosen.filter(isHidden).map(({ id }) => [id, HIDDEN] as const)]);
+  const isTaken = ({ id }: Change) => {
+    const counting = replacedBy.get(id) ?? id;
+    return ids.has(counting) && !refused.has(counting);
+  };
   return {
     operations: [
       ...writes.flatMap(operationsOf),
-      ...taken.map(({ id, version }): Operation => ({ action: 'remove', kind: 'whatIfChange', id, version })),
+      ...all
+        .filter(isTaken)
+        .map(({ id, version }): Operation => ({ action: 'remove', kind: 'whatIfChange', id, version })),
     ],
-    refusals,
+    refusals: refused,
   };
 }
+
+const HIDDEN = 'A later change of the same field counts in its place.';
 
 /** The operation that makes a write. */
 function operationsOf({ kind, id, before, after }: Write): Operation[] {

@@ -2,6 +2,7 @@ import {
   fieldsOf,
   fieldValue,
   isOfField,
+  readValue,
   type Kind,
   type Operation,
   type Override,
@@ -120,9 +121,10 @@ export function addToWhatIf(
 
 /** What a change says it was in the book when it was made, and what it is now; null where that has not moved. */
 export function movedSince(book: RowsBelow, change: RowOf<'whatIfChange'>): { was: unknown; now: unknown } | null {
-  if (change.was === '') return null;
+  const was = readValue(change.was);
+  if (was === undefined) return null;
   const row = book.row(change.rowKind as Kind, change.rowId) as StoredRow | undefined;
   if (row === undefined) return null;
-  const [was, now] = [JSON.parse(change.was) as unknown, fieldValue(row, change.field)];
+  const now = fieldValue(row, change.field);
   return was === now ? null : { was, now };
 }

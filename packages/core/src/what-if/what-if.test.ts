@@ -251,6 +251,8 @@ describe('what a what-if holds', () => {
       { action: 'update', kind: 'supplierPrice', id: price, before: { price: was }, after: { price: '12.34' } },
     ]);
     expect(movedSince(rows, change as StoredRow<'whatIfChange'>)).toEqual({ was, now: '12.34' });
+    // What a file says there may be anything.
+    expect(movedSince(rows, { ...change, was: 'not JSON' } as StoredRow<'whatIfChange'>)).toBeNull();
   });
 });
 
@@ -259,6 +261,39 @@ interface Ids {
   readonly material: string;
   readonly gone: string;
 }
+
+describe('what is taken over where two changes are of one field', () => {
+  /** All prices x 1.1, and one of them set to 30 by itself, over 20 in the book. */
+  const both = () => {
+    const { rows, price } = workshop({ supplierPrice: { price: '20' } });
+    begun(rows);
+    const at = { kind: 'supplierPrice', id: price, field: 'price' } as const;
+    put(rows, [{ ...at, how: 'scale', by: '1.1' }], { bulk: 'All prices' });
+    put(rows, [{ ...at, how: 'set', value: '30' }]);
+    const [bulk, single] = changesOf(rows) as [StoredRow<'whatIfChange'>, StoredRow<'whatIfChange'>];
+    const take = (...chosen: StoredRow<'whatIfChange'>[]) => {
+      const { operations, refusals } = takeOver(rows, chosen);
+      if (operations.length > 0) written(rows, operations);
+      return [rows.row('supplierPrice', price)?.price, shownIn(rows).row('supplierPrice', price)?.price, refusals.size];
+    };
+    return { bulk, single, take };
+  };
+
+  it('shows the same afterwards: what stood below it does not begin to count over the new value', () => {
+    const { single, take } = both();
+    expect(take(single)).toEqual(['30', '30', 0]);
+  });
+
+  it('does not take over what does not count', () => {
+    const { bulk, take } = both();
+    expect(take(bulk)).toEqual(['20', '30', 1]);
+  });
+
+  it('takes over both as the one that counts', () => {
+    const { bulk, single, take } = both();
+    expect(take(bulk, single)).toEqual(['30', '30', 0]);
+  });
+});
 
 describe('two what-ifs that become one', () => {
   it('differ where they say other things of the same field, and the one that is chosen stays', () => {

@@ -62,8 +62,14 @@ export interface GoalAsked {
   readonly field: string;
 }
 
-/** Figures of which less is better: a goal for them is met from above. */
+/** Figures of which less is better, by the names of their calculation and result: a goal for them is met from above. */
 const LESS_IS_BETTER = /cost|fee|tax|breakEven|postage|discount|needed/i;
+
+/** The id between the two names is left out: it is made of figures and letters, which may spell anything. */
+function isMoreBetter(key: string): boolean {
+  const parts = key.split('/');
+  return !LESS_IS_BETTER.test(`${parts[0] ?? ''} ${parts.at(-1) ?? ''}`);
+}
 
 /** The values of an input at which a figure reaches a goal; null where the figure or the field is not there. */
 export function goalView(evaluation: Evaluation, asked: GoalAsked): GoalView | null {
@@ -73,7 +79,7 @@ export function goalView(evaluation: Evaluation, asked: GoalAsked): GoalView | n
   const text = row?.[asked.field];
   if (figure === null || typeof text !== 'string') return null;
   const sought = soughtInput(evaluation, asked, decimal(text), input ?? null);
-  const moreIsBetter = !LESS_IS_BETTER.test(asked.key);
+  const moreIsBetter = isMoreBetter(asked.key);
   const found = goalSeek(evaluation, sought, { key: asked.key, goal: decimal(asked.goal), moreIsBetter });
   return {
     values: found.values.map(shownValue),

@@ -1,4 +1,4 @@
-import { type Figure, figureKey } from '../../figure/index.js';
+import type { Figure } from '../../figure/index.js';
 import type { Evaluation } from '../../sheet/index.js';
 import {
   bridge,
@@ -99,8 +99,8 @@ export function differenceView(sides: readonly Evaluation[], key: string): Diffe
   const { before, after, inputs, together, more } = differenceWorking(one, other, key);
   const { locale } = other.sheet.settings();
   return {
-    before: before && keyed(before, key),
-    after: after && keyed(after, key),
+    before: before && figureView(before, key),
+    after: after && figureView(after, key),
     difference: differenceOf(before, after),
     inputs: inputs.map(({ difference, effect }) => ({
       ...overrideWords(difference, one.rows, other.rows, locale),
@@ -114,8 +114,6 @@ export function differenceView(sides: readonly Evaluation[], key: string): Diffe
 function differenceOf(before: Figure | null, after: Figure | null): string | null {
   return before?.amount == null || after?.amount == null ? null : after.amount.minus(before.amount).toFixed();
 }
-
-const keyed = (figure: Figure, key: string) => figureView(figure, figureKey(figure) || key);
 
 /** One figure over two inputs. */
 export function twoInputsView(

@@ -160,4 +160,16 @@ describe('a goal', () => {
     expect([cost?.values, Number(cost?.nearest?.value)]).toEqual([[], 100]);
     expect(goalView(book, { ...asked, key: 'nothing/like/this' })).toBeNull();
   });
+
+  it('is read by the names of the figure alone, whatever its id spells', () => {
+    const copy = bookRows(rowsByKind(rows));
+    const [mug] = copy.rowsWith('product', 'name', 'Everyday mug');
+    const [point] = copy.rowsWith('pricePoint', 'productId', mug?.id ?? '');
+    const id = '0192f000-0000-7000-8fee-000000000001';
+    copy.put('pricePoint', point?.id ?? '', null);
+    copy.put('pricePoint', id, { ...point, id } as never);
+    const asked = { key: `pricePoint/${id}/contribution`, goal: '6', kind: 'pricePoint', id, field: 'price' } as const;
+    const view = goalView(evaluate(rowsByKind(copy), DAY), asked);
+    expect(Number(view?.values[0]?.figure)).toBeGreaterThanOrEqual(6);
+  });
 });
