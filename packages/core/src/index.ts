@@ -67,11 +67,9 @@ export {
   type Cause,
   type LaidWhatIf,
   type Measure,
-  type MonthLine,
   type SideCell,
   type Sides,
   type Substitution,
-  type TriedValues,
   type Verdict,
 } from './what-if/index.js';
 export * from './views/index.js';

@@ -33,9 +33,10 @@ describe('a comparison as PDF', () => {
     for (const part of [
       'Side by side: Budget (frozen), The book, Clay costs 8 % more',
       'Margin, what moves most first',
-      'material price',
-      'overhead',
+      'Material price',
+      'Overhead',
       '-30.00',
+      'Fixed costs covered',
       'points',
     ])
       expect(text).toContain(part);

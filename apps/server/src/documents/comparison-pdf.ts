@@ -1,5 +1,14 @@
 import { isDay } from '@nuvar/book';
-import { MEASURES, SIDE_VIEWS, SUBSTITUTIONS, type Measure, type SideCell } from '@nuvar/core';
+import {
+  CAUSE_WORDS,
+  MEASURE_WORDS,
+  MEASURES,
+  MONTH_WORDS,
+  SIDE_VIEWS,
+  SUBSTITUTIONS,
+  type Measure,
+  type SideCell,
+} from '@nuvar/core';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
 import type { NamedSide } from './comparison-sides.js';
 import { pdfOf } from './pdf.js';
@@ -30,10 +39,10 @@ export function comparisonPdf(sides: readonly NamedSide[], named: string): Promi
     { text: 'A month', style: 'heading' },
     sidesTable(
       labels,
-      view.month.map(({ line, cells, unit }) => ({ label: line, cells, unit })),
+      view.month.map(({ line, cells, unit }) => ({ label: MONTH_WORDS[line], cells, unit })),
       written,
     ),
-    { text: `${measure.charAt(0).toUpperCase()}${measure.slice(1)}, what moves most first`, style: 'heading' },
+    { text: `${MEASURE_WORDS[measure]}, what moves most first`, style: 'heading' },
     ...(moved.length === 0
       ? [{ text: 'The same for every price on all sides.' } as Content]
       : [
@@ -102,7 +111,7 @@ function bridgeContent(
       [
         [head('Caused by', false), head('Amount')],
         [labels[0] ?? '', amount(written.money(view.from), true)],
-        ...view.parts.map(({ cause, amount: part }): TableCell[] => [cause, amount(signed(part))]),
+        ...view.parts.map(({ cause, amount: part }): TableCell[] => [CAUSE_WORDS[cause], amount(signed(part))]),
         [labels[at] ?? '', amount(written.money(view.to), true)],
       ],
     ),

@@ -20,7 +20,7 @@ function make(operations: readonly Operation[], undoes: string | null): AppThunk
     const { book } = getState();
     if (operations.length === 0) return [];
     if (book.role === 'reader') return [problem('not-allowed', { values: { role: book.role } })];
-    const kept = undoes === null ? keptIn(book.whatIf, operations) : { operations };
+    const kept = undoes === null ? keptIn(book.whatIf, operations) : { operations, shown: null };
     if ('problems' in kept) return kept.problems;
     if (kept.operations.length === 0) return [];
     const id = newId();
@@ -30,7 +30,7 @@ function make(operations: readonly Operation[], undoes: string | null): AppThunk
     const entry: UndoEntry = {
       changeId: change.id,
       writes: applied.writes,
-      label: labelOf(model.rows, applied.writes),
+      label: labelOf(model.rows, kept.shown ?? applied.writes) + (kept.shown === null ? '' : ', in the what-if'),
     };
     dispatch(bookActions.edited(change));
     dispatch(bookActions.stacked(stacked(book, entry, undoes)));

@@ -39,6 +39,9 @@ describe('while a what-if is open', () => {
         .book.pending.at(-1)
         ?.operations.map(({ kind }) => kind),
     ).toEqual(['whatIfChange']);
+    expect(store.getState().book.undo.at(-1)?.label).toMatch(
+      /^White stoneware clay \(supplier price\): pack price .* → 15.*, in the what-if$/,
+    );
     store.dispatch(undo());
     expect(model.rows.row('supplierPrice', price.id)?.price).toBe(price.price);
     store.dispatch(redo());

@@ -3,7 +3,13 @@ import { whatIfOperations } from '@nuvar/core';
 import { model } from './model.js';
 
 /** Where an edit is kept: the operations that do so, or what stands against it. */
-type Kept = { readonly operations: readonly Operation[] } | { readonly problems: readonly Problem[] };
+type Kept =
+  | {
+      readonly operations: readonly Operation[];
+      /** What it does to the rows that are shown, where that says more than what is kept; null where it says the same. */
+      readonly shown: readonly Write[] | null;
+    }
+  | { readonly problems: readonly Problem[] };
 
 /** True where nothing else than what-ifs themselves was written. */
 export const isOfWhatIfs = (writes: readonly Pick<Write, 'kind'>[]): boolean =>
@@ -14,11 +20,11 @@ export const isOfWhatIfs = (writes: readonly Pick<Write, 'kind'>[]): boolean =>
  * what-if has it, and becomes changes of the what-if. What-ifs themselves are edited as always.
  */
 export function keptIn(whatIf: string | null, operations: readonly Operation[]): Kept {
-  if (whatIf === null || isOfWhatIfs(operations)) return { operations };
+  if (whatIf === null || isOfWhatIfs(operations)) return { operations, shown: null };
   const record = operations.find(({ kind }) => !isOpenToWhatIfs(kind));
   if (record !== undefined)
     return { problems: [problem('not-in-a-what-if', { values: { kind: labelOfKind(record.kind) } })] };
   const applied = model.foreseeShown({ id: newId(), operations });
   if (!applied.ok) return { problems: applied.problems };
-  return { operations: whatIfOperations(model.book, whatIf, applied.writes, newId) };
+  return { operations: whatIfOperations(model.book, whatIf, applied.writes, newId), shown: applied.writes };
 }

@@ -2,12 +2,12 @@ import { copyWithStructuralSharing as withSameParts } from '@reduxjs/toolkit/que
 import type { Override, StoredRow, Write } from '@nuvar/book';
 import type {
   EffectView,
-  FigureView,
   GoalAsked,
   GoalView,
   RepricedBoard,
   Repricing,
-  TriedValues,
+  TwoInputsAsked,
+  TwoInputsView,
   ViewName,
   ViewOf,
 } from '@nuvar/core';
@@ -147,14 +147,10 @@ export const engine = {
     return json === undefined ? null : (JSON.parse(json) as GoalView | null);
   },
 
-  /** One figure over two inputs, row by row. */
-  async twoInputs(
-    key: string,
-    down: TriedValues,
-    across: TriedValues,
-  ): Promise<readonly (readonly (FigureView | null)[])[]> {
-    const [json = '[]'] = await ask((question) => ({ type: 'two inputs', question, key, down, across }));
-    return JSON.parse(json) as (FigureView | null)[][];
+  /** One figure over two of its inputs; null where one of them is not there. */
+  async twoInputs(asked: TwoInputsAsked): Promise<TwoInputsView | null> {
+    const [json] = await ask((question) => ({ type: 'two inputs', question, asked }));
+    return json === undefined ? null : (JSON.parse(json) as TwoInputsView | null);
   },
 
   /** What a change of many prices would do to each and to the month; the book stays as it is. Null where no book is open. */

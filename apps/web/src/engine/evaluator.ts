@@ -216,6 +216,6 @@ function workedOut(evaluation: Evaluation, message: Exclude<Question, { type: 'a
     case 'goal':
       return goalView(evaluation, message.asked);
     case 'two inputs':
-      return twoInputsView(evaluation, message.key, message.down, message.across);
+      return twoInputsView(evaluation, message.asked);
   }
 }

@@ -1,5 +1,5 @@
 import type { Override, StoredRow, Write } from '@nuvar/book';
-import type { GoalAsked, Repricing, TriedValues } from '@nuvar/core';
+import type { GoalAsked, Repricing, TwoInputsAsked } from '@nuvar/core';
 
 /** What the page tells the worker. */
 export type ToWorker =
@@ -21,7 +21,7 @@ export type Question = { readonly question: number } & (
   | { readonly type: 'effect'; readonly overrides: readonly Override[]; readonly productIds: readonly string[] }
   | { readonly type: 'reprice'; readonly how: Repricing; readonly pointIds: readonly string[] }
   | { readonly type: 'goal'; readonly asked: GoalAsked }
-  | { readonly type: 'two inputs'; readonly key: string; readonly down: TriedValues; readonly across: TriedValues }
+  | { readonly type: 'two inputs'; readonly asked: TwoInputsAsked }
   | { readonly type: 'ask'; readonly keys: readonly string[] }
   /** Asks for nothing but an answer. */
   | { readonly type: 'alive' }

@@ -7,6 +7,7 @@ import { ItemInput } from '../controls/fields/item-input.js';
 import { useEffects } from '../engine/use-effects.js';
 import { EffectsTable } from '../figures/effects-table.js';
 import { DetailHeading } from '../figures/detail-heading.js';
+import { ProblemLine } from '../controls/dialogs/problem-line.js';
 
 interface ReplaceMaterialProps {
   readonly material: StoredRow<'material'>;
@@ -63,11 +64,7 @@ export function ReplaceMaterial({ material, usedIn }: ReplaceMaterialProps) {
           </button>
         </>
       )}
-      {problem !== null && (
-        <p className="text-error" role="alert">
-          {problem}
-        </p>
-      )}
+      <ProblemLine problem={problem} />
     </section>
   );
 }

@@ -1,7 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import type { Substitution } from '@nuvar/core';
+import { CAUSE_WORDS, type Substitution } from '@nuvar/core';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { CAUSE_WORDS } from './words.js';
 
 interface BridgeOrderProps {
   readonly order: readonly Substitution[];

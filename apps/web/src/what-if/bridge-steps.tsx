@@ -1,8 +1,7 @@
-import type { BridgeView } from '@nuvar/core';
+import { CAUSE_WORDS, type BridgeView } from '@nuvar/core';
 import { written } from '../figures/format.js';
 import { useSettings } from '../book/use-book.js';
 import { useStyle } from '../figures/use-style.js';
-import { CAUSE_WORDS } from './words.js';
 
 interface BridgeStepsProps {
   readonly view: BridgeView;

@@ -1,4 +1,4 @@
-import { SUBSTITUTIONS, type BridgeView, type Substitution } from '@nuvar/core';
+import { CAUSE_WORDS, SUBSTITUTIONS, type BridgeView, type Substitution } from '@nuvar/core';
 import { useState } from 'react';
 import { useUnarchived, useAll } from '../book/use-book.js';
 import { useParameter } from '../controls/layout/use-parameter.js';
@@ -9,7 +9,6 @@ import { useStyle } from '../figures/use-style.js';
 import { BridgeOrder } from './bridge-order.js';
 import { BridgeSteps } from './bridge-steps.js';
 import type { Side } from './sides.js';
-import { CAUSE_WORDS } from './words.js';
 
 type Part = BridgeView['parts'][number];
 

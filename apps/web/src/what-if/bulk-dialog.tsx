@@ -17,6 +17,7 @@ import { Field, Fields } from '../controls/fields/fields.js';
 import { counted, decimalSign } from '../figures/format.js';
 import { useFirstRows } from '../figures/first-rows.js';
 import { TARGET_WORDS, useParts, wayWords } from './bulk-words.js';
+import { ProblemLine } from '../controls/dialogs/problem-line.js';
 
 interface BulkDialogProps {
   readonly whatIfId: string;
@@ -100,11 +101,7 @@ export function BulkDialog({ whatIfId, onClose }: BulkDialogProps) {
       </Fields>
       {change === null && <p className="text-error">“{typed}” is not a number.</p>}
       <TouchedTable overrides={overrides} locale={locale} />
-      {problem !== null && (
-        <p className="text-error" role="alert">
-          {problem}
-        </p>
-      )}
+      <ProblemLine problem={problem} />
       <div className="modal-action">
         <button type="button" className="btn" onClick={onClose}>
           Cancel

@@ -11,6 +11,7 @@ import { BridgeOfSides } from './bridge.js';
 import { SideTable } from './side-table.js';
 import { labelOfSide, MOST_SIDES, sidesOfAddress, useAllSides, type Side } from './sides.js';
 import { useKeptSides } from './use-kept-sides.js';
+import { ProblemLine } from '../controls/dialogs/problem-line.js';
 
 const SIDES = { beside: 'Side by side', bridge: 'Bridge' };
 
@@ -33,11 +34,7 @@ export function CompareScreen() {
     <PlanPage>
       <div className="h-full overflow-auto print:overflow-visible">
         <ChosenSides chosen={chosen} all={all} choose={choose} />
-        {problem !== null && (
-          <p className="text-error" role="alert">
-            {problem}
-          </p>
-        )}
+        <ProblemLine problem={problem} />
         {sides.length < 2 ? (
           <Empty>
             Choose what to compare: the first side is what the others are measured against. A what-if, a baseline that

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { model } from '../book/model.js';
 import { useAll, useEdit, useSettings } from '../book/use-book.js';
 import { Dialog } from '../controls/dialogs/dialog.js';
+import { ProblemLine } from '../controls/dialogs/problem-line.js';
 
 interface MergeDialogProps {
   readonly whatIfId: string;
@@ -83,11 +84,7 @@ export function MergeDialog({ whatIfId, onClose }: MergeDialogProps) {
           </tbody>
         </table>
       )}
-      {problem !== null && (
-        <p className="text-error" role="alert">
-          {problem}
-        </p>
-      )}
+      <ProblemLine problem={problem} />
       <div className="modal-action">
         <button type="button" className="btn" onClick={onClose}>
           Cancel

@@ -1,4 +1,4 @@
-import type { Measure, SideCell, Sides } from '@nuvar/core';
+import { MEASURE_WORDS, MONTH_WORDS, type Measure, type SideCell, type Sides } from '@nuvar/core';
 import { useState } from 'react';
 import { csvFile, type CsvForm } from '../controls/grid/csv-form.js';
 import { CsvDialog } from '../controls/grid/csv-dialog.js';
@@ -8,7 +8,6 @@ import { DocumentLinks } from '../controls/layout/document-links.js';
 import { unitWords } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 import type { Side } from './sides.js';
-import { MEASURE_WORDS, MONTH_WORDS } from './words.js';
 
 interface SideFilesProps {
   readonly sides: readonly Side[];

@@ -1,4 +1,4 @@
-import { MEASURES, type Measure, type MonthLine, type SideCell, type Sides } from '@nuvar/core';
+import { MEASURE_WORDS, MONTH_WORDS, MEASURES, type Measure, type SideCell, type Sides } from '@nuvar/core';
 import { useState } from 'react';
 import { useSettings } from '../book/use-book.js';
 import { useParameter } from '../controls/layout/use-parameter.js';
@@ -10,7 +10,6 @@ import { DifferencePanel } from './difference-panel.js';
 import { SideFiles } from './side-files.js';
 import type { Side } from './sides.js';
 import { VerdictMark } from './verdict.js';
-import { MEASURE_WORDS, MONTH_WORDS } from './words.js';
 
 interface Opened {
   readonly key: string;
@@ -101,9 +100,9 @@ function MonthTable({ sides, view, open }: TableProps) {
         {view.month.map(({ line, unit, cells }) => (
           <tr key={line}>
             <th scope="row" className="font-normal">
-              {MONTH_WORDS[line as MonthLine]}
+              {MONTH_WORDS[line]}
             </th>
-            <Cells cells={cells} unit={unit} sides={sides} title={MONTH_WORDS[line as MonthLine]} open={open} />
+            <Cells cells={cells} unit={unit} sides={sides} title={MONTH_WORDS[line]} open={open} />
           </tr>
         ))}
       </tbody>

@@ -7,6 +7,7 @@ import { useAll, useEdit, useMayEdit, useRow } from '../book/use-book.js';
 import { BASELINE, whatIfNamed } from '../engine/view-key.js';
 import { ScreenLink } from '../figures/screen-link.js';
 import { useAppDispatch, useAppSelector } from '../state/store.js';
+import { ProblemLine } from '../controls/dialogs/problem-line.js';
 
 /** In the header: what is shown, the book or a what-if, and the way to another. */
 export function WhatIfMenu() {
@@ -104,11 +105,7 @@ function NewWhatIf({ go }: { readonly go: (id: string) => void }) {
           Open
         </button>
       </span>
-      {problem !== null && (
-        <span className="text-error" role="alert">
-          {problem}
-        </span>
-      )}
+      <ProblemLine problem={problem} />
     </form>
   );
 }

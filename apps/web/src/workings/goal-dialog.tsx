@@ -12,6 +12,7 @@ import { useView } from '../engine/use-view.js';
 import { decimalSign, digitsOf, typedText, unitWords, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 import { useAppDispatch } from '../state/store.js';
+import { ProblemLine } from '../controls/dialogs/problem-line.js';
 
 interface GoalDialogProps {
   readonly working: WorkingView;
@@ -199,11 +200,7 @@ function Use({ found, input: { place, ...input }, name, onClose }: UseProps) {
       <button type="button" className="btn" onClick={() => end(openAs(title, [{ ...place, value: found.value }]))}>
         Open as a what-if
       </button>
-      {problem !== null && (
-        <span className="text-error" role="alert">
-          {problem}
-        </span>
-      )}
+      <ProblemLine problem={problem} />
     </span>
   );
 }

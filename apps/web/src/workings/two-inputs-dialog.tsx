@@ -1,5 +1,5 @@
-import type { FigureView, GoalInput, WorkingView } from '@nuvar/core';
-import { useEffect, useMemo, useState } from 'react';
+import type { GoalInput, TwoInputsView, WorkingView } from '@nuvar/core';
+import { useEffect, useState } from 'react';
 import { useMayEdit } from '../book/use-book.js';
 import { Dialog } from '../controls/dialogs/dialog.js';
 import { Field, Fields } from '../controls/fields/fields.js';
@@ -8,23 +8,15 @@ import { useView } from '../engine/use-view.js';
 import { digitsOf, unitWords, written } from '../figures/format.js';
 import { useStyle } from '../figures/use-style.js';
 import { useOpenAsWhatIf } from './goal-dialog.js';
+import { ProblemLine } from '../controls/dialogs/problem-line.js';
 
 interface TwoInputsProps {
   readonly working: WorkingView;
   readonly onClose: () => void;
 }
 
-const STEPS = [-3, -2, -1, 0, 1, 2, 3];
 const WIDTHS = ['1', '2', '5', '10', '20'];
 const label = ({ name, subject }: GoalInput) => (subject === '' ? name : `${name}, ${subject}`);
-
-/** The values around that of today, some percent apart. */
-function valuesAround(input: GoalInput, percent: string): readonly string[] {
-  const today = Number(input.amount ?? 0);
-  return STEPS.map((step) =>
-    step === 0 ? (input.amount ?? '0') : String(Number((today * (1 + (step * Number(percent)) / 100)).toPrecision(4))),
-  );
-}
 
 /** One figure over two of its inputs: where it changes its sign is marked, and a cell opens as a what-if. */
 export function TwoInputsDialog({ working, onClose }: TwoInputsProps) {
@@ -32,8 +24,6 @@ export function TwoInputsDialog({ working, onClose }: TwoInputsProps) {
   const [places, setPlaces] = useState<readonly [number, number]>([0, 1]);
   const [percent, setPercent] = useState('5');
   const [down, across] = [inputs[places[0]], inputs[places[1]]];
-  const rows = useMemo(() => down && valuesAround(down, percent), [down, percent]);
-  const columns = useMemo(() => across && valuesAround(across, percent), [across, percent]);
   const choice = (which: 0 | 1, words: string) => (
     <Field label={words}>
       <select
@@ -77,13 +67,9 @@ export function TwoInputsDialog({ working, onClose }: TwoInputsProps) {
               </select>
             </Field>
           </Fields>
-          {down !== undefined &&
-            across !== undefined &&
-            rows !== undefined &&
-            columns !== undefined &&
-            down !== across && (
-              <Grid working={working} down={down} across={across} rows={rows} columns={columns} onClose={onClose} />
-            )}
+          {down !== undefined && across !== undefined && down !== across && (
+            <Grid working={working} down={down} across={across} percent={percent} onClose={onClose} />
+          )}
         </>
       )}
       <div className="modal-action">
@@ -98,27 +84,26 @@ export function TwoInputsDialog({ working, onClose }: TwoInputsProps) {
 interface GridProps extends TwoInputsProps {
   readonly down: GoalInput;
   readonly across: GoalInput;
-  readonly rows: readonly string[];
-  readonly columns: readonly string[];
+  readonly percent: string;
 }
 
-function Grid({ working, down, across, rows, columns, onClose }: GridProps) {
+function Grid({ working, down, across, percent, onClose }: GridProps) {
   const style = useStyle();
   const mayEdit = useMayEdit();
   const openAs = useOpenAsWhatIf();
-  const [grid, setGrid] = useState<readonly (readonly (FigureView | null)[])[]>([]);
+  const [view, setView] = useState<TwoInputsView | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const { reference } = working;
   useEffect(() => {
     let isLeft = false;
-    engine.twoInputs(reference, { ...down.place, values: rows }, { ...across.place, values: columns }).then(
-      (found) => !isLeft && setGrid(found),
+    engine.twoInputs({ key: reference, down: down.place, across: across.place, percent }).then(
+      (found) => !isLeft && setView(found),
       (error: Error) => !isLeft && setProblem(error.message),
     );
     return () => {
       isLeft = true;
     };
-  }, [reference, down, across, rows, columns]);
+  }, [reference, down.place, across.place, percent]);
   const say = (amount: string, unit: string) => written(amount, digitsOf(amount, unit, style), style);
   const open = (row: string, column: string) => {
     const found = openAs(`${working.name}: ${down.name.toLowerCase()} ${row}, ${across.name.toLowerCase()} ${column}`, [
@@ -138,22 +123,22 @@ function Grid({ working, down, across, rows, columns, onClose }: GridProps) {
         <thead>
           <tr>
             <td />
-            {columns.map((each, index) => (
-              <th key={each} scope="col" className={`text-right ${STEPS[index] === 0 ? 'underline' : ''}`}>
+            {view?.across.values.map((each, index) => (
+              <th key={each} scope="col" className={`text-right ${index === view.across.today ? 'underline' : ''}`}>
                 {say(each, across.unit)}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {rows.map((row, place) => (
+          {view?.down.values.map((row, place) => (
             <tr key={row}>
-              <th scope="row" className={`text-right ${STEPS[place] === 0 ? 'underline' : ''}`}>
+              <th scope="row" className={`text-right ${place === view.down.today ? 'underline' : ''}`}>
                 {say(row, down.unit)}
               </th>
-              {columns.map((column, index) => {
-                const amount = grid[place]?.[index]?.amount ?? null;
-                const isToday = STEPS[place] === 0 && STEPS[index] === 0;
+              {view.across.values.map((column, index) => {
+                const amount = view.figures[place]?.[index]?.amount ?? null;
+                const isToday = place === view.down.today && index === view.across.today;
                 return (
                   <td key={column} className={`text-right ${amount?.startsWith('-') === true ? 'below-zero' : ''}`}>
                     <button
@@ -172,11 +157,7 @@ function Grid({ working, down, across, rows, columns, onClose }: GridProps) {
           ))}
         </tbody>
       </table>
-      {problem !== null && (
-        <p className="text-error" role="alert">
-          {problem}
-        </p>
-      )}
+      <ProblemLine problem={problem} />
     </div>
   );
 }

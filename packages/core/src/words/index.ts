@@ -14,3 +14,4 @@ export {
   totalRule,
 } from './mix-sentences.js';
 export { mixReasons, type MixReason, rankingWords } from './mix-reasons.js';
+export { CAUSE_WORDS, MEASURE_WORDS, MONTH_WORDS } from './side-words.js';

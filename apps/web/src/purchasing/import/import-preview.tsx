@@ -18,6 +18,7 @@ import { ImportSettings, LABELLED } from './import-settings.js';
 import { OUTCOME_COUNTS, OUTCOME_WORDS } from './import-words.js';
 import { PreviewTable } from './preview-table.js';
 import type { ReadSource } from './read-file.js';
+import { ProblemLine } from '../../controls/dialogs/problem-line.js';
 
 const OUTCOMES = Object.keys(OUTCOME_WORDS) as ListOutcome[];
 
@@ -111,11 +112,7 @@ export function ImportPreview({ source, onDone }: ImportPreviewProps) {
         reading={reading}
         change={change}
       />
-      {problem !== null && (
-        <p className="text-error" role="alert">
-          {problem}
-        </p>
-      )}
+      <ProblemLine problem={problem} />
       <div className="sticky bottom-0 mt-2 flex justify-end gap-2 border-t border-base-300 bg-base-100 py-2">
         <button type="button" className="btn" onClick={() => onDone(null)}>
           Cancel

@@ -11,8 +11,6 @@ import {
   type Sides,
   SUBSTITUTIONS,
   type Substitution,
-  twoInputs,
-  type TriedValues,
 } from '../../what-if/index.js';
 import { type FigureView, figureView } from '../general/figure-view.js';
 import { type DifferenceWords, overrideWords } from './row-words.js';
@@ -113,14 +111,4 @@ export function differenceView(sides: readonly Evaluation[], key: string): Diffe
 
 function differenceOf(before: Figure | null, after: Figure | null): string | null {
   return before?.amount == null || after?.amount == null ? null : after.amount.minus(before.amount).toFixed();
-}
-
-/** One figure over two inputs. */
-export function twoInputsView(
-  evaluation: Evaluation,
-  key: string,
-  down: TriedValues,
-  across: TriedValues,
-): readonly (readonly (FigureView | null)[])[] {
-  return twoInputs(evaluation, key, down, across).map((row) => row.map((figure) => figure && figureView(figure, '')));
 }

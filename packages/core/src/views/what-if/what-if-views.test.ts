@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { evaluate } from '../../evaluate/index.js';
 import { DAY, demoRows, evaluated } from '../../testing/evaluated.js';
 import { layWhatIf } from '../../what-if/index.js';
-import { besideBaseline, goalView, isSideViewName, SIDE_VIEWS, sideView, VIEWS } from '../index.js';
+import { besideBaseline, goalView, isSideViewName, SIDE_VIEWS, sideView, twoInputsView, VIEWS } from '../index.js';
 
 const rows = demoRows();
 const whatIf = (name: string) => rows.rowsWith('whatIf', 'name', name)[0]?.id ?? '';
@@ -172,4 +172,24 @@ describe('a goal', () => {
     const view = goalView(evaluate(rowsByKind(copy), DAY), asked);
     expect(Number(view?.values[0]?.figure)).toBeGreaterThanOrEqual(6);
   });
+});
+
+it('a figure over two inputs is worked out about the values of today, and within the bounds of its fields', () => {
+  const book = evaluated(rows);
+  const [mug] = rows.rowsWith('product', 'name', 'Everyday mug');
+  const [point] = rows.rowsWith('pricePoint', 'productId', mug?.id ?? '');
+  const key = `pricePoint/${point?.id ?? ''}/contribution`;
+  const price = { kind: 'pricePoint', id: point?.id ?? '', field: 'price' } as const;
+  const yieldOf = { kind: 'product', id: mug?.id ?? '', field: 'yieldPercent' } as const;
+  const view = twoInputsView(book, { key, down: price, across: yieldOf, percent: '5' });
+  expect(view?.down).toEqual({ values: ['16.58', '17.55', '18.53', '19.5', '20.48', '21.45', '22.43'], today: 3 });
+  // 92 % today: no yield is over 100 %.
+  expect(view?.across).toEqual({ values: ['78.2', '82.8', '87.4', '92', '96.6'], today: 3 });
+  expect(view?.figures[3]?.[3]?.amount).toBe(book.figure(key)?.amount?.toFixed());
+  const corner = book.fork([
+    { ...price, how: 'set', value: '22.43' },
+    { ...yieldOf, how: 'set', value: '96.6' },
+  ]);
+  expect(view?.figures.at(-1)?.at(-1)?.amount).toBe(corner.figure(key)?.amount?.toFixed());
+  expect(twoInputsView(book, { key, down: price, across: { ...yieldOf, field: 'name' }, percent: '5' })).toBeNull();
 });

@@ -1,5 +1,5 @@
 import { view } from '../view.js';
-import { goalInputsView } from './goal-seek-view.js';
+import { goalInputsView } from './goal-inputs.js';
 import { whatIfMarksView, whatIfView } from './what-if-view.js';
 
 /** The views of what-ifs over one evaluation, each with the kind of row whose id it is asked with. */

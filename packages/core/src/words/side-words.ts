@@ -1,5 +1,6 @@
-import type { Cause, Measure, MonthLine } from '@nuvar/core';
+import type { Cause, Measure, MonthLine } from '../what-if/index.js';
 
+/** What is compared of each price. */
 export const MEASURE_WORDS: Readonly<Record<Measure, string>> = {
   'contribution per month': 'Contribution a month',
   price: 'Price',
@@ -10,6 +11,7 @@ export const MEASURE_WORDS: Readonly<Record<Measure, string>> = {
   'units per month': 'Units a month',
 };
 
+/** What is compared of the month. */
 export const MONTH_WORDS: Readonly<Record<MonthLine, string>> = {
   contribution: 'Contribution',
   'fixed costs': 'Fixed costs and period fees',
