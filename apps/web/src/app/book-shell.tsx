@@ -60,7 +60,7 @@ function OpenBook() {
     document.title = `${name} in Nuvar`;
   }, [name]);
   return (
-    <div className="flex min-h-dvh flex-col desk:h-dvh print:block print:h-auto">
+    <div className="flex min-h-dvh flex-col has-[>[data-what-if]]:shadow-[inset_4px_0_0_var(--what-if)] desk:h-dvh print:block print:h-auto">
       <a className="absolute -left-[999px] bg-base-100 p-2 focus:top-2 focus:left-2 focus:z-50" href="#screen">
         Skip to content
       </a>

@@ -69,7 +69,7 @@ function Before({ figure, digits }: { readonly figure: FigureView; readonly digi
   if (before === undefined) return null;
   const text = before === null ? 'not yet' : written(before, digits ?? digitsOf(before, unit, style), style);
   return (
-    <s className="figure-before">
+    <s className="mx-[0.35em] text-[0.72em] font-normal text-what-if decoration-1 in-[.text-lead]:text-[0.5em] in-[.text-lead-large]:text-[0.5em]">
       <span className="sr-only">in the book </span>
       {text}
     </s>

@@ -52,7 +52,7 @@ export function BridgeSteps({ view, from, to, opened, open }: BridgeStepsProps) 
                   <span className="absolute inset-y-0 border-l border-rule" style={{ left: `${at(0)}%` }} />
                 )}
                 <span
-                  className={`bridge-step ${cause === null ? 'bridge-total' : amount < 0 ? 'bridge-loss' : 'bridge-gain'}`}
+                  className={`absolute inset-y-1 border border-base-content ${cause === null ? 'bg-base-300' : amount < 0 ? 'part-loss' : 'bg-primary'}`}
                   style={{
                     left: `${at(Math.min(start, end))}%`,
                     width: `${Math.max(0.3, at(Math.max(start, end)) - at(Math.min(start, end)))}%`,

@@ -6,7 +6,7 @@ const SIGNS: Readonly<Record<Verdict, string>> = { favourable: '▲', adverse: '
 export function VerdictMark({ verdict }: { readonly verdict: Verdict | null }) {
   if (verdict === null || verdict === 'neither') return null;
   return (
-    <span className={`verdict verdict-${verdict}`} title={verdict}>
+    <span className={`text-[0.8em] ${verdict === 'adverse' ? 'text-error' : ''}`} title={verdict}>
       <span aria-hidden="true">{SIGNS[verdict]}</span>
       <span className="sr-only"> {verdict}</span>
     </span>

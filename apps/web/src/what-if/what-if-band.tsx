@@ -23,7 +23,11 @@ export function WhatIfBand() {
   if (id === null || whatIf === undefined) return null;
   const count = marks?.count ?? 0;
   return (
-    <div className="what-if-band" role="status">
+    <div
+      className="flex flex-none flex-wrap items-center gap-x-4 gap-y-1 border-b-3 border-double border-what-if bg-what-if/10 px-4 py-1.5 text-what-if print:hidden"
+      role="status"
+      data-what-if
+    >
       <span className="grow">
         What if: <strong>{whatIf.name}</strong>
         {count === 0
@@ -37,7 +41,7 @@ export function WhatIfBand() {
       <ScreenLink to="compare" search={`?sides=${BASELINE},${whatIfNamed(id)}`} className="link">
         Compare with the book
       </ScreenLink>
-      <button type="button" className="btn" onClick={() => dispatch(openWhatIf(null))}>
+      <button type="button" className="btn border-what-if text-what-if" onClick={() => dispatch(openWhatIf(null))}>
         Leave the what-if
       </button>
     </div>

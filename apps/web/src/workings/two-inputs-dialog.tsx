@@ -118,7 +118,7 @@ function Grid({ working, down, across, percent, onClose }: GridProps) {
       <table className="table w-auto" aria-label={`${working.name} over ${label(down)} and ${label(across)}`}>
         <caption className="text-left text-note text-soft">
           {working.name}, {unitWords(working.unit)}. Down: {label(down)}. Across: {label(across)}. What is below zero is
-          hatched.
+          shaded.
         </caption>
         <thead>
           <tr>
@@ -140,7 +140,7 @@ function Grid({ working, down, across, percent, onClose }: GridProps) {
                 const amount = view.figures[place]?.[index]?.amount ?? null;
                 const isToday = place === view.down.today && index === view.across.today;
                 return (
-                  <td key={column} className={`text-right ${amount?.startsWith('-') === true ? 'below-zero' : ''}`}>
+                  <td key={column} className={`text-right ${amount?.startsWith('-') === true ? 'bg-error/15' : ''}`}>
                     <button
                       type="button"
                       className={`figure ${isToday ? 'font-bold' : ''}`}

@@ -12,8 +12,10 @@ export function BookValue({ place, children }: BookValueProps) {
   const value = useBookValue(place);
   if (value === undefined) return children;
   return (
-    <span className="what-if-field">
-      <s title={`In the book: ${value}`}>{value}</s>
+    <span className="flex min-w-0 items-center gap-1 text-what-if">
+      <s className="max-w-[45%] flex-none truncate text-[0.8em] text-soft decoration-1" title={`In the book: ${value}`}>
+        {value}
+      </s>
       {children}
     </span>
   );
