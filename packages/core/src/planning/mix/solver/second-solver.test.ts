@@ -1,4 +1,4 @@
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,6 +15,12 @@ import { models } from '../../../testing/random-models.js';
 let highs: Highs;
 let folder: string;
 beforeAll(async () => {
+  for (const [program, option] of [
+    ['glpsol', '--version'],
+    ['cbc', 'quit'],
+  ] as const)
+    if (spawnSync(program, [option], { stdio: 'ignore' }).error !== undefined)
+      throw new Error(`${program} is missing: \`npm test\` installs it from Debian's packages.`);
   highs = await loadSolver();
   folder = mkdtempSync(join(tmpdir(), 'mix-'));
 });
