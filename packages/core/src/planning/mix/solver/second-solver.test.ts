@@ -15,14 +15,11 @@ import { models } from '../../../testing/random-models.js';
 let highs: Highs;
 let folder: string;
 beforeAll(async () => {
-  for (const [program, option] of [
-    ['glpsol', '--version'],
-    ['cbc', 'quit'],
-  ] as const)
-    if (spawnSync(program, [option], { stdio: 'ignore' }).error !== undefined)
+  folder = mkdtempSync(join(tmpdir(), 'mix-'));
+  for (const program of ['glpsol', 'cbc'])
+    if (spawnSync(program, { stdio: 'ignore' }).error !== undefined)
       throw new Error(`${program} is missing: \`npm test\` installs it from Debian's packages.`);
   highs = await loadSolver();
-  folder = mkdtempSync(join(tmpdir(), 'mix-'));
 });
 afterAll(() => rmSync(folder, { recursive: true }));
 
