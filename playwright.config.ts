@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './scripts/setup/chromium.mjs';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -17,7 +18,7 @@ export default defineConfig({
     timezoneId: 'Europe/Dublin',
     trace: 'retain-on-failure',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: CHROMIUM,
       args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
     },
   },

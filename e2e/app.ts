@@ -67,3 +67,14 @@ export async function type(page: Page, column: string, row: string, text: string
 export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
 export const region = (page: Page, name: string): Locator => page.getByRole('region', { name, exact: true });
+
+/** The band that says which what-if is open. */
+export const whatIfBand = (page: Page): Locator => page.getByRole('status').filter({ hasText: 'What if:' });
+
+/** Begins a what-if of that name, and opens it. */
+export async function openNewWhatIf(page: Page, name: string): Promise<void> {
+  await page.getByRole('banner').getByRole('button', { name: 'Baseline' }).click();
+  await page.getByLabel('What if ...').fill(name);
+  await page.getByRole('button', { name: 'Open', exact: true }).click();
+  await expect(whatIfBand(page)).toContainText(name);
+}

@@ -1,5 +1,5 @@
 import { expect, test, type Browser, type Page, pageOfAnother } from './test.js';
-import { baseUrl, cell, goTo, newPersonWithBook, saved, type } from './app.js';
+import { baseUrl, cell, goTo, newPersonWithBook, openNewWhatIf, saved, type, whatIfBand } from './app.js';
 
 /** A second person who signs in on a machine of their own. */
 async function secondPerson(browser: Browser, book: string): Promise<{ page: Page; email: string }> {
@@ -16,7 +16,7 @@ async function takeIn(page: Page, email: string, role: string): Promise<void> {
   await expect(page.getByText(email)).toBeVisible();
 }
 
-test('two people see each other edit; where both changed one field, the later one chooses', async ({
+test('two people see each other edit; where both changed one field, the later one chooses; each has a what-if', async ({
   page,
   browser,
 }) => {
@@ -51,6 +51,27 @@ test('two people see each other edit; where both changed one field, the later on
   await dialog.getByRole('button', { name: 'Save my choice' }).click();
   await expect(cell(page, 'Price, EUR', 'Jam')).toHaveValue('13');
   await saved(other.page);
+
+  // What one of them asks is seen by neither in the book, nor in the what-if of the other.
+  await openNewWhatIf(page, 'dearer jam');
+  await openNewWhatIf(other.page, 'jam by the case');
+  await type(page, 'Price, EUR', 'Jam', '20');
+  await type(other.page, 'Price, EUR', 'Jam', '9');
+  await saved(page);
+  await saved(other.page);
+  await expect(cell(page, 'Price, EUR', 'Jam')).toHaveValue('20');
+  await expect(cell(other.page, 'Price, EUR', 'Jam')).toHaveValue('9');
+  await other.page.getByRole('button', { name: 'Leave the what-if' }).click();
+  await expect(cell(other.page, 'Price, EUR', 'Jam')).toHaveValue('13');
+  await expect(whatIfBand(other.page)).toHaveCount(0);
+  await expect(whatIfBand(page)).toContainText('1 change');
+  await goTo(other.page, 'Plan');
+  await other.page
+    .getByRole('navigation', { name: 'Plan', exact: true })
+    .getByRole('link', { name: 'What-ifs', exact: true })
+    .click();
+  await expect(cell(other.page, 'What-if', 'dearer jam')).toBeVisible();
+  await expect(cell(other.page, 'What-if', 'jam by the case')).toBeVisible();
 });
 
 test('a reader looks but cannot edit, and a book that is not yours does not exist for you', async ({

@@ -1,28 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from './test.js';
-import { cell, goTo, openCopyOfDemo, openDemo, region, saved, type } from './app.js';
+import { cell, goTo, openCopyOfDemo, openDemo, openNewWhatIf, region, saved, type, whatIfBand } from './app.js';
 
 const tab = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Plan', exact: true }).getByRole('link', { name, exact: true }).click();
-const band = (page: Page) => page.getByRole('status').filter({ hasText: 'What if:' });
-
-async function open(page: Page, name: string): Promise<void> {
-  await page.getByRole('banner').getByRole('button', { name: 'Baseline' }).click();
-  await page.getByLabel('What if ...').fill(name);
-  await page.getByRole('button', { name: 'Open', exact: true }).click();
-  await expect(band(page)).toContainText(name);
-}
 
 test('a what-if is made on Buy, seen on Sell, kept through a reload without a server, compared, half taken over, and taken back', async ({
   page,
   context,
 }) => {
   await openCopyOfDemo(page);
-  await open(page, 'dearer clay, dearer porcelain');
+  await openNewWhatIf(page, 'dearer clay, dearer porcelain');
   await goTo(page, 'Buy');
   await type(page, 'Price, EUR', 'White stoneware clay', '20');
   await type(page, 'Price, EUR', 'Porcelain body', '30');
-  await expect(band(page)).toContainText('2 changes');
+  await expect(whatIfBand(page)).toContainText('2 changes');
   await expect(page.getByText('In the book: 13.75')).toHaveCount(0);
   await expect(page.getByTitle('In the book: 13.75')).toHaveText('13.75');
   await goTo(page, 'Sell');
@@ -34,14 +26,14 @@ test('a what-if is made on Buy, seen on Sell, kept through a reload without a se
   await saved(page);
   await context.setOffline(true);
   await type(page, 'Amount, EUR', 'Studio rent', '1500');
-  await expect(band(page)).toContainText('3 changes');
+  await expect(whatIfBand(page)).toContainText('3 changes');
   await context.setOffline(false);
   await saved(page);
   await page.reload();
-  await expect(band(page)).toContainText('3 changes');
+  await expect(whatIfBand(page)).toContainText('3 changes');
   await expect(cell(page, 'Amount, EUR', 'Studio rent')).toHaveValue('1500');
 
-  await band(page).getByRole('link', { name: 'Compare with the book' }).click();
+  await whatIfBand(page).getByRole('link', { name: 'Compare with the book' }).click();
   const month = page.getByRole('table', { name: 'The month on each side' });
   await expect(month.getByRole('row', { name: /^Profit/ })).toContainText('adverse');
   await month
@@ -56,12 +48,12 @@ test('a what-if is made on Buy, seen on Sell, kept through a reload without a se
   await expect(bridge.getByRole('row', { name: /Overhead/ })).toBeVisible();
 
   // Half of it is taken over: the rent stays in the what-if.
-  await band(page).getByRole('link', { name: 'Changes' }).click();
+  await whatIfBand(page).getByRole('link', { name: 'Changes' }).click();
   const detail = region(page, 'dearer clay, dearer porcelain');
   await detail.getByRole('checkbox', { name: 'Take over: Studio rent, Amount' }).uncheck();
   await detail.getByRole('button', { name: 'Take 2 over into the book' }).click();
   await expect(page.getByText('2 changes taken over into the book.')).toBeVisible();
-  await expect(band(page)).toHaveCount(0);
+  await expect(whatIfBand(page)).toHaveCount(0);
   await expect(detail.getByRole('table', { name: 'Changes of the what-if' }).getByRole('row')).toHaveCount(2);
   await goTo(page, 'Buy');
   await expect(cell(page, 'Price, EUR', 'White stoneware clay')).toHaveValue('20');
@@ -100,9 +92,9 @@ test('many inputs are changed together, a goal is sought, a baseline is frozen a
   const found = goal.getByRole('table', { name: 'Values that reach the goal' });
   await expect(found).toContainText('20.41');
   await found.getByRole('button', { name: 'Open as a what-if' }).click();
-  await expect(band(page)).toContainText('1 change');
+  await expect(whatIfBand(page)).toContainText('1 change');
   await expect(page.getByTitle('In the book: 19.50').first()).toBeVisible();
-  await band(page).getByRole('button', { name: 'Leave the what-if' }).click();
+  await whatIfBand(page).getByRole('button', { name: 'Leave the what-if' }).click();
 
   await goTo(page, 'Plan');
   await tab(page, 'What-ifs');

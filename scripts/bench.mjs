@@ -56,7 +56,7 @@ await main(async () => {
 });
 
 /** What is measured in core, each in a thread of its own. */
-const CORE_PARTS = ['core', 'selling', 'overhead', 'purchasing', 'mix'];
+const CORE_PARTS = ['core', 'selling', 'overhead', 'purchasing', 'mix', 'whatIfs'];
 
 /** In a thread of its own, as in the page, so that what it filled is gone when the others are measured. */
 function benchCore(part) {

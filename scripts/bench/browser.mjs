@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { BOOK_FILE_VERSION, newId, rowsOfColumns } from '@nuvar/book';
 import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../setup/chromium.mjs';
 import { ROOT } from '../setup/paths.mjs';
 import { median } from './measure.mjs';
 
@@ -16,7 +17,7 @@ const WHEEL = 360;
 /** The built application in Debian's Chromium: first load, opening the bench book, and edits that ripple; part by part. */
 export async function benchBrowser(report, server, id, cookie) {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
   });
   const [name, value] = cookie.split('=');

@@ -7,6 +7,7 @@ import { benchMixRows } from './mix.mjs';
 import { benchOverhead } from './overhead.mjs';
 import { benchPurchasing } from './purchasing.mjs';
 import { benchSellingRows } from './selling.mjs';
+import { benchWhatIfs } from './what-ifs.mjs';
 
 const WARM_UP = 200;
 const DAY = '2026-11-25';
@@ -17,6 +18,7 @@ const PARTS = {
   overhead: benchOverhead,
   purchasing: benchPurchasing,
   mix: benchMixRows,
+  whatIfs: benchWhatIfs,
 };
 
 parentPort.postMessage(await PARTS[workerData]());
