@@ -24,8 +24,10 @@ export function validateRow(kind: Kind, row: object): Problem[] {
 export function validateFields(kind: Kind, id: string, fields: Readonly<Record<string, unknown>>): Problem[] {
   const strange = unknownFields(kind, fields);
   if (strange.length > 0) return strange;
+  const row = { id, ...fields };
+  if (isRightRow(kind, row, true)) return [];
   const { prototype } = KINDS[kind].rowClass as { prototype: object };
-  return problemsOf(kind, Object.assign(Object.create(prototype) as object, { id }, fields), true);
+  return problemsOf(kind, Object.assign(Object.create(prototype) as object, row), true);
 }
 
 const KNOWN_FIELDS = new Map(

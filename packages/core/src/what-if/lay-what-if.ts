@@ -60,16 +60,16 @@ export function layChanges(rows: RowsBelow, changes: readonly Change[]): LaidWha
     if (refusal !== null) refusals.set(each.change.id, refusal);
     return refusal === null || isLaidAllTheSame(rows, each.override);
   });
-  let writes = writesOf(rows, laid);
+  let { writes, broken } = madeOf(rows, laid);
   // What breaks a rule is left out row by row; what then has nothing to stand on goes with it.
-  for (let broken = brokenBy(rows, laid, writes); broken.size > 0; broken = brokenBy(rows, laid, writes)) {
+  while (broken.size > 0) {
     const kept = laid.filter(({ override }) => !broken.has(override.id));
     const without = kept.length < laid.length ? kept : [];
     for (const { change, override } of laid)
       if (!without.some((each) => each.change === change))
         refusals.set(change.id, broken.get(override.id) ?? [...broken.values()][0] ?? '');
     laid = without;
-    writes = writesOf(rows, laid);
+    ({ writes, broken } = madeOf(rows, laid));
   }
   return { overrides: laid.map(({ override }) => override), writes, refusals, replacedBy };
 }
@@ -119,23 +119,22 @@ function isLaidAllTheSame(rows: RowsBelow, override: Override): boolean {
   return override.how === 'set' || fieldValue(base, override.field) !== null;
 }
 
-function writesOf(rows: RowsBelow, laid: readonly Laying[]): Write[] {
+interface Made {
+  readonly writes: Write[];
+  /** The rows whose changes break a rule of the book, each with the sentence that says which. */
+  readonly broken: ReadonlyMap<string, string>;
+}
+
+/** What changes make of the rows of the book. */
+function madeOf(rows: RowsBelow, laid: readonly Laying[]): Made {
   const layer = layerOver(rows);
   layer.lay(laid.map(({ override }) => override));
   const touched = new Map(laid.map(({ override: { kind, id } }) => [id, kind]));
-  return [...touched].flatMap(([id, kind]): Write[] => {
+  const writes = [...touched].flatMap(([id, kind]): Write[] => {
     const before = (rows.row(kind, id) as StoredRow | undefined) ?? null;
     const after = (layer.rows.row(kind, id) as StoredRow | undefined) ?? null;
     return before === after ? [] : [{ kind, id, before, after }];
   });
-}
-
-/** The rows whose changes break a rule of the book, each with the sentence that says which. */
-function brokenBy(rows: RowsBelow, laid: readonly Laying[], writes: readonly Write[]): Map<string, string> {
-  if (laid.length === 0) return new Map();
-  const layer = layerOver(rows);
-  layer.lay(laid.map(({ override }) => override));
-  const broken = new Map<string, string>();
-  for (const { rowId, sentence } of ruleProblems(layer.rows, writes)) broken.set(rowId ?? '', sentence);
-  return broken;
+  const problems = writes.length === 0 ? [] : ruleProblems(layer.rows, writes);
+  return { writes, broken: new Map(problems.map(({ rowId, sentence }) => [rowId ?? '', sentence])) };
 }

@@ -105,7 +105,9 @@ export function compareSides(sides: readonly Evaluation[], measure: Measure): Si
       cells: cellsOf(figures, SENSES[measure], measure === 'margin'),
     };
   });
-  return { month, rows: rows.sort((one, other) => movesOf(other).cmp(movesOf(one))) };
+  const moves = new Map<object, Decimal>(rows.map((row) => [row, movesOf(row)]));
+  const moveOf = (row: object) => moves.get(row) ?? ZERO;
+  return { month, rows: rows.sort((one, other) => moveOf(other).cmp(moveOf(one))) };
 }
 
 const namesOf = (sheet: Evaluation['sheet'], point: { readonly productId: string; readonly channelId: string }) => ({
