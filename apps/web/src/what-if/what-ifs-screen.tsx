@@ -16,7 +16,7 @@ export function WhatIfsScreen() {
   const whatIfs = useAll('whatIf');
   const { locale } = useSettings();
   const columns = useMemo(
-    () => [fieldColumn<WhatIf>('whatIf', 'name', locale, { placeholder: 'Clay costs 8 % more' })],
+    () => [fieldColumn<WhatIf>('whatIf', 'name', locale, { placeholder: 'Saturdays in the workshop' })],
     [locale],
   );
   return (
