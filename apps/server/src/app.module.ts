@@ -30,7 +30,7 @@ import { ProblemFilter } from './http/problem-filter.js';
 import { TODAY, type Today } from './http/today.js';
 import { validation } from './http/validation.js';
 import { ExchangeRatesController } from './stand-ins/exchange-rates.controller.js';
-import { StockController } from './purchasing/stock.controller.js';
+import { LedgersController } from './ledgers/ledgers.controller.js';
 import { DocumentsController } from './documents/documents.controller.js';
 import { DocumentsService } from './documents/documents.service.js';
 import { DATABASE_URL, Workers } from './threads/workers.service.js';
@@ -49,7 +49,7 @@ export class AppModule {
         BaselinesController,
         EventsController,
         FiguresController,
-        StockController,
+        LedgersController,
         DocumentsController,
         ExchangeRatesController,
       ],

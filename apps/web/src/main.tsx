@@ -9,12 +9,12 @@ import { store } from './state/store.js';
 import './styles/index.css';
 import { followTheme } from './app/theme.js';
 import { today } from './state/today.js';
-import { followStock } from './book/stock-rows.js';
+import { followLedgers } from './book/ledger-rows.js';
 import { followBook } from './engine/follow-book.js';
 
 followTheme();
 followBook(store, today);
-followStock(store, today);
+followLedgers(store, today);
 askAhead();
 
 createRoot(document.getElementById('root') as HTMLElement).render(

@@ -26,6 +26,7 @@ export {
 } from './fields/index.js';
 export * from './file/index.js';
 export * from './kinds.js';
+export * from './ledgers.js';
 export { newId } from './new-id.js';
 export * from './overhead/index.js';
 export * from './planning/index.js';

@@ -104,11 +104,6 @@ export interface KindDescriptor<Row extends object = object> {
   readonly toldBy: readonly string[];
   /** References by which a row is copied along when the row that it points to is duplicated. */
   readonly copiedWith: readonly string[];
-  /**
-   * Of a ledger, which is read by page and is no part of the book's own rows: the field that is filled in where a row of it
-   * is one of them all the same; null for all other kinds.
-   */
-  readonly ledgerBut: string | null;
   /** True where nobody writes the rows: they are worked out from others, and have no table. */
   readonly isDerived: boolean;
   /** Fields that a copy does not take over, but begins anew: numbers that stand for one thing only, what was billed. */
@@ -123,7 +118,6 @@ const described = <Row extends object>(rowClass: new () => Row, said: Said<Row>)
   toldBy: [],
   copiedWith: [],
   notCopied: [],
-  ledgerBut: null,
   isDerived: false,
   ...said,
 });
@@ -283,7 +277,7 @@ export const KINDS = {
     toldBy: ['whatIfId'],
     copiedWith: ['whatIfId'],
   }),
-  stockMovement: described(StockMovement, { label: 'stock movement', toldBy: ['materialId'], ledgerBut: 'lineId' }),
+  stockMovement: described(StockMovement, { label: 'stock movement', toldBy: ['materialId'] }),
   stockPosition: described(StockPosition, { label: 'stock position', toldBy: ['materialId'], isDerived: true }),
 } as const;
 
@@ -295,12 +289,6 @@ export const KIND_NAMES = Object.keys(KINDS) as Kind[];
 
 /** The kinds whose rows are kept: all but those that are worked out from others. */
 export const STORED_KINDS: readonly Kind[] = KIND_NAMES.filter((kind) => !KINDS[kind].isDerived);
-
-/** True for a row that is one of the book's own: it goes with the snapshot and the book file, and is no mere ledger row. */
-export function isOfBook(kind: Kind, row: object): boolean {
-  const { ledgerBut, isDerived } = KINDS[kind] as KindDescriptor;
-  return !isDerived && (ledgerBut === null || (row as Record<string, unknown>)[ledgerBut] !== null);
-}
 
 /** How a kind is called in a sentence. */
 export const labelOfKind = (of: Kind): string => KINDS[of].label;

@@ -1,4 +1,5 @@
 export { CALCULATIONS, evaluate, GAPS } from './evaluate/index.js';
+export { LEDGER_FOLDS } from './ledger-folds.js';
 export type { FormulaToken, GapDefinition, Place } from './figure/index.js';
 export { WHOLE_BOOK, type BookEvaluation, type Evaluation, type Fork } from './sheet/index.js';
 export { readDay, type DayOrder } from './calendar/index.js';
@@ -22,7 +23,6 @@ export { ELEMENT_LABELS, ELEMENTS, isComponentOnly, type Element } from './produ
 export { conversion, convert, readPower, readQuantity, unitsWithin, type TypedQuantity } from './quantity/index.js';
 export {
   CHARGE_WORDS,
-  firstBelowZero,
   FORMULA_NAMES,
   guessColumns,
   listNoteSentence,
@@ -38,8 +38,6 @@ export {
   taxStatusOn,
   unknownUnitWords,
   type ColumnMapping,
-  type KeptPosition,
-  type PositionOfDay,
   type GuessedTable,
   type ListOutcome,
   type ListReading,

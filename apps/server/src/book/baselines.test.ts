@@ -1,4 +1,5 @@
-import { newId } from '@nuvar/book';
+import { gunzipSync, gzipSync } from 'node:zlib';
+import { type LedgerStates, newId } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -38,10 +39,23 @@ describe('a baseline', () => {
     expect(kept.asOf).toBe(DAY);
     expect(JSON.stringify(kept.rows.material)).toContain('"Clay"');
     expect(JSON.stringify(kept.rows.stockPosition)).toContain('"20"');
+    // A baseline of the time in which stock was the only ledger is read as well.
+    const database = app.get(DataSource);
+    const [stored]: { packed: Buffer }[] = await database.query('SELECT packed FROM baselines WHERE id = $1', [
+      list[0]?.id,
+    ]);
+    const { file, states } = JSON.parse(gunzipSync(stored?.packed ?? '').toString()) as {
+      file: object;
+      states: LedgerStates;
+    };
+    const asBefore = gzipSync(JSON.stringify({ file, stock: states.stockPosition }));
+    await database.query('UPDATE baselines SET packed = $2 WHERE id = $1', [list[0]?.id, asBefore]);
+    expect((await owner.get(path).expect(200)).body).toEqual(kept);
     const bytesOf = async () => {
-      const [held]: { bytes: string }[] = await app
-        .get(DataSource)
-        .query('SELECT journal_bytes AS bytes FROM books WHERE id = $1', [bookId]);
+      const [held]: { bytes: string }[] = await database.query(
+        'SELECT journal_bytes AS bytes FROM books WHERE id = $1',
+        [bookId],
+      );
       return Number(held?.bytes);
     };
     const before = await bytesOf();

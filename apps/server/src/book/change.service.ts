@@ -22,7 +22,7 @@ import { rowsAsked } from './rows.js';
 import { refusalOfStorage } from './storage-refusal.js';
 import { takeRoom } from './room.js';
 import { keepPieces, piecesOf, type Piece } from './journal-pieces.js';
-import { keepStock } from '../purchasing/stock-ledger.js';
+import { keepLedgers } from '../ledgers/kept-days.js';
 import { keysOfNamesakes, storeWrites, type NameKeys } from './stored-writes.js';
 
 const CONFLICTS: readonly string[] = ['changed-meanwhile', 'row-moved-on'];
@@ -122,7 +122,7 @@ async function carryOut(
     held.catch(() => undefined);
     pieces = [...piecesOf(writes)];
     await held;
-    await keepStock(manager, bookId, writes);
+    await keepLedgers(manager, bookId, writes);
   } catch (error) {
     if (error instanceof ProblemError) throw error;
     const problems = refusalOfStorage(error, writes);

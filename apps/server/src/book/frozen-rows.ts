@@ -2,6 +2,7 @@ import { gunzipSync, gzipSync } from 'node:zlib';
 import {
   bookRows,
   columnsOfRows,
+  type LedgerStates,
   nameKey,
   problem,
   ProblemError,
@@ -9,16 +10,20 @@ import {
   rowsByKind,
   type RowColumns,
   type RowsByKind,
-  type StoredRow,
   writeBookFile,
 } from '@nuvar/book';
 import type { EntityManager } from 'typeorm';
 import { takeBytes } from './room.js';
 
-/** What is kept of a book: its book file, whose format tells how to read it later, and what was in stock on that day. */
+/** What is kept of a book: its book file, whose format tells how to read it later, and what its ledgers had come to on that day. */
 interface Frozen {
   readonly file: unknown;
-  readonly stock: readonly StoredRow<'stockPosition'>[];
+  readonly states?: LedgerStates;
+}
+
+/** As baselines were kept while stock was the only ledger. */
+interface FrozenBefore {
+  readonly stock: LedgerStates['stockPosition'];
 }
 
 export interface BaselineToKeep {
@@ -36,8 +41,9 @@ export async function keepFrozen(
   { bookId, id, userId, name, note, day }: BaselineToKeep,
   revision: number,
   rows: RowsByKind,
+  states: LedgerStates,
 ): Promise<void> {
-  const frozen: Frozen = { file: writeBookFile(bookRows(rows)), stock: rows.stockPosition };
+  const frozen: Frozen = { file: writeBookFile(bookRows(rows)), states };
   const packed = gzipSync(JSON.stringify(frozen));
   await manager.transaction(async (within) => {
     const kept: unknown[] = await within.query(
@@ -64,8 +70,16 @@ export async function readFrozen(manager: EntityManager, bookId: string, id: str
     [bookId, id],
   );
   if (found === undefined) throw new ProblemError([problem('not-found')]);
-  const { file, stock } = JSON.parse(gunzipSync(found.packed).toString()) as Frozen;
+  const {
+    file,
+    states,
+    stock = [],
+  } = JSON.parse(gunzipSync(found.packed).toString()) as Partial<FrozenBefore> & Frozen;
   const read = readBookFile(file);
   if (!read.ok) throw new ProblemError(read.problems);
-  return { name: found.name, asOf: found.day, rows: columnsOfRows({ ...rowsByKind(read.rows), stockPosition: stock }) };
+  return {
+    name: found.name,
+    asOf: found.day,
+    rows: columnsOfRows({ ...rowsByKind(read.rows), ...(states ?? { stockPosition: stock }) }),
+  };
 }

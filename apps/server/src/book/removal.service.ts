@@ -13,7 +13,7 @@ const PAUSE = 10;
 const AGAIN_AFTER = 60_000;
 
 /** What a book has beside its rows. */
-const BESIDE_ROWS = ['document_jobs', 'kept_snapshots', 'stock_days', 'journal_writes', 'journal'];
+const BESIDE_ROWS = ['document_jobs', 'kept_snapshots', 'ledger_days', 'journal_writes', 'journal'];
 
 /** A table of rows, with its columns that point to rows of the same table. */
 interface Removable {

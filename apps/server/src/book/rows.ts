@@ -1,11 +1,11 @@
 import {
   comparesExactly,
   fieldsOf,
-  KINDS,
+  isLedger,
+  ledgerKind,
   storedFields,
   type Kind,
   STORED_KINDS,
-  type KindDescriptor,
   type StoredField,
   type StoredRow,
 } from '@nuvar/book';
@@ -16,7 +16,7 @@ import { columnName, hasNameKey, NAME_KEY, tableName } from '../database/tables.
 const asText = (type: string) => (type === 'day' || type === 'decimal' ? '::text' : '');
 
 /** The columns of a kind under their field names. */
-function selection(kind: Kind): string {
+export function selection(kind: Kind): string {
   return storedFields(kind)
     .map(({ name, type }) => `${columnName(name)}${asText(type)} AS "${name}"`)
     .join(', ');
@@ -74,8 +74,9 @@ const LARGEST_FIRST: readonly Kind[] = [...MOSTLY, ...STORED_KINDS.filter((kind)
 
 /** Of a ledger, those rows that are the book's own. */
 function andOfBook(kind: Kind): string {
-  const { ledgerBut } = KINDS[kind] as KindDescriptor;
-  return ledgerBut === null ? '' : ` AND ${columnName(ledgerBut)} IS NOT NULL`;
+  if (!isLedger(kind)) return '';
+  const { ofBookWith } = ledgerKind(kind);
+  return ofBookWith === null ? ' AND false' : ` AND ${columnName(ofBookWith)} IS NOT NULL`;
 }
 
 /**

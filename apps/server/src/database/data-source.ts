@@ -38,6 +38,7 @@ import { MakersOfDocuments1767400000000 } from './migrations/1767400000000-maker
 import { RemovedBooks1767500000000 } from './migrations/1767500000000-removed-books.js';
 import { RoomOfBooks1767600000000 } from './migrations/1767600000000-room-of-books.js';
 import { WhatIfsAndBaselines1767700000000 } from './migrations/1767700000000-what-ifs-and-baselines.js';
+import { DaysOfLedgers1767800000000 } from './migrations/1767800000000-days-of-ledgers.js';
 import { ROW_TABLES } from './tables.js';
 
 const MIGRATIONS = [
@@ -79,6 +80,7 @@ const MIGRATIONS = [
   RemovedBooks1767500000000,
   RoomOfBooks1767600000000,
   WhatIfsAndBaselines1767700000000,
+  DaysOfLedgers1767800000000,
 ];
 
 /** Names the tables that this code is written for: those after its last migration. */

@@ -7,7 +7,7 @@ import { AccountsService } from '../accounts/accounts.service.js';
 import { Limits } from '../accounts/limits.js';
 import { RemovalService } from '../book/removal.service.js';
 import { keepFrozen } from '../book/frozen-rows.js';
-import { positionsAsOf } from '../purchasing/stock-ledger.js';
+import { statesAsOf } from '../ledgers/ledger-pages.js';
 import { refuseFullDemo } from '../book/room.js';
 import { BooksService } from '../book/books.service.js';
 import type { User } from '../database/entities.js';
@@ -55,8 +55,8 @@ export class DemoService implements OnApplicationBootstrap, OnApplicationShutdow
     const rows = rowsByKind(read.rows);
     const settings = rows.settings.map((row) => ({ ...row, id: bookId }));
     const baseline = { bookId, id: newId(), userId, name: 'Budget', note: 'as decided in the summer', day };
-    const stockPosition = await positionsAsOf(manager, bookId, day);
-    await keepFrozen(manager, baseline, 1, { ...rows, settings, stockPosition });
+    const states = await statesAsOf(manager, bookId, day);
+    await keepFrozen(manager, baseline, 1, { ...rows, settings }, states);
   }
 
   onApplicationBootstrap(): void {

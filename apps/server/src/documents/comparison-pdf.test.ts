@@ -15,7 +15,7 @@ const sources: SideSources = {
     id === 'kept'
       ? Promise.resolve({ name: 'Budget', asOf: DAY, rows: budget })
       : Promise.reject(new Error('not found')),
-  stockOn: () => Promise.resolve([]),
+  statesOn: () => Promise.resolve({ stockPosition: [] }),
 };
 const whatIf = (name: string) => rows.whatIf.find((row) => row.name === name)?.id ?? '';
 const made = async (of: string, format: 'pdf' | 'xlsx' = 'pdf') => {

@@ -1,4 +1,4 @@
-import { problem, ProblemError, rowsByKind, rowsOfColumns, type StoredRow } from '@nuvar/book';
+import { type LedgerStates, problem, ProblemError, rowsByKind, rowsOfColumns } from '@nuvar/book';
 import { evaluate, layWhatIf, type Evaluation } from '@nuvar/core';
 import type { FrozenRows } from '../book/frozen-rows.js';
 
@@ -11,12 +11,12 @@ export interface NamedSide {
 /** What a side that is kept beside the book is fetched by. */
 export interface SideSources {
   readonly frozen: (id: string) => Promise<FrozenRows>;
-  readonly stockOn: (day: string) => Promise<readonly StoredRow<'stockPosition'>[]>;
+  readonly statesOn: (day: string) => Promise<LedgerStates>;
 }
 
 /**
- * The sides that a comparison names: the book, a what-if over it, a baseline, or the book as of another day with what was in
- * stock then. Throws `not-found` where there is no such what-if or baseline.
+ * The sides that a comparison names: the book, a what-if over it, a baseline, or the book as of another day with what its
+ * ledgers had come to then. Throws `not-found` where there is no such what-if or baseline.
  */
 export async function sidesOf(book: Evaluation, of: string, sources: SideSources): Promise<NamedSide[]> {
   const names = (of.split('@')[0] ?? '').split(',');
@@ -25,7 +25,7 @@ export async function sidesOf(book: Evaluation, of: string, sources: SideSources
   return sides;
 }
 
-async function sideOf(book: Evaluation, name: string, { frozen, stockOn }: SideSources): Promise<NamedSide> {
+async function sideOf(book: Evaluation, name: string, { frozen, statesOn }: SideSources): Promise<NamedSide> {
   const [type = '', id = ''] = name.split('/');
   if (type === 'whatIf') {
     const whatIf = book.sheet.row('whatIf', id);
@@ -37,8 +37,7 @@ async function sideOf(book: Evaluation, name: string, { frozen, stockOn }: SideS
     return { label: `${label} (frozen)`, evaluation: evaluate(rowsOfColumns(rows), asOf) };
   }
   if (type === 'day') {
-    const stockPosition = await stockOn(id);
-    return { label: id, evaluation: evaluate({ ...rowsByKind(book.rows), stockPosition }, id) };
+    return { label: id, evaluation: evaluate({ ...rowsByKind(book.rows), ...(await statesOn(id)) }, id) };
   }
   return { label: 'The book', evaluation: book };
 }

@@ -25,9 +25,9 @@ const MAY: Readonly<Record<string, readonly Who[]>> = {
   'POST /api/books/{id}/baselines': EDITORS,
   'GET /api/books/{id}/baselines/{baselineId}': MEMBERS,
   'DELETE /api/books/{id}/baselines/{baselineId}': EDITORS,
-  'GET /api/books/{id}/stock': MEMBERS,
-  'GET /api/books/{id}/stock/movements.csv': MEMBERS,
-  'GET /api/books/{id}/stock/{materialId}': MEMBERS,
+  'GET /api/books/{id}/ledgers': MEMBERS,
+  'GET /api/books/{id}/ledgers/{ledger}/rows.csv': MEMBERS,
+  'GET /api/books/{id}/ledgers/{ledger}/{group}': MEMBERS,
   'POST /api/books/{id}/documents': MEMBERS,
   'GET /api/books/{id}/documents/{jobId}': MEMBERS,
   'GET /api/books/{id}/documents/{jobId}/file': MEMBERS,
@@ -91,7 +91,8 @@ async function ask(who: Who, what: string, of: string): Promise<RawAnswer> {
   const address = path
     .replace('{id}', of)
     .replace('{userId}', newId())
-    .replace('{materialId}', newId())
+    .replace('{ledger}', 'stockMovement')
+    .replace('{group}', newId())
     .replace('{jobId}', newId())
     .replace('{baselineId}', newId())
     .replace('{revision}', '1')

@@ -7,7 +7,7 @@ import { SnapshotsService } from '../book/snapshots.service.js';
 import type { DataSource } from 'typeorm';
 import { sidesOf, type SideSources } from '../documents/comparison-sides.js';
 import { makeDocument } from '../documents/make-document.js';
-import { positionsAsOf } from '../purchasing/stock-ledger.js';
+import { statesAsOf } from '../ledgers/ledger-pages.js';
 import { answerOf, handedOver, type Answer } from './answer.js';
 import { connection } from './connection.js';
 import type { DocumentJob, FiguresJob, FreezingJob, ReadingJob } from './jobs.js';
@@ -60,7 +60,7 @@ async function documentOf({ bookId, day, id, ...asked }: DocumentJob): Promise<n
 
 const sourcesOf = ({ manager }: DataSource, bookId: string): SideSources => ({
   frozen: (id) => readFrozen(manager, bookId, id),
-  stockOn: (day) => positionsAsOf(manager, bookId, day),
+  statesOn: (day) => statesAsOf(manager, bookId, day),
 });
 
 async function fileOf(bookId: string): Promise<BookFile> {
@@ -72,8 +72,7 @@ async function freeze(job: FreezingJob): Promise<null> {
   const { bookId, day } = job;
   const database = await connected();
   const { revision, rows } = await new SnapshotsService(database).read(bookId);
-  const stockPosition = await positionsAsOf(database.manager, bookId, day);
-  await keepFrozen(database.manager, job, revision, { ...rows, stockPosition });
+  await keepFrozen(database.manager, job, revision, rows, await statesAsOf(database.manager, bookId, day));
   return null;
 }
 
@@ -95,8 +94,7 @@ async function evaluationOf(bookId: string, day: string): Promise<Evaluation> {
     // What was kept is let go first: two large books need not be in memory at once.
     last = null;
     const snapshot = await snapshots.read(bookId);
-    const stockPosition = await positionsAsOf((await connected()).manager, bookId, day);
-    const rows = { ...snapshot.rows, stockPosition };
+    const rows = { ...snapshot.rows, ...(await statesAsOf((await connected()).manager, bookId, day)) };
     last = { key: `${bookId} ${snapshot.revision} ${day}`, evaluation: evaluate(rows, day) };
   }
   return last.evaluation;

@@ -1,4 +1,4 @@
-import { newId, rowsByKind, type Operation, type StoredRow } from '@nuvar/book';
+import { type LedgerStates, newId, rowsByKind, type Operation } from '@nuvar/book';
 import { quillfernPottery, rowsOfFile } from '@nuvar/book/demo';
 import { evaluate, reportOf, VIEWS } from '@nuvar/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -95,8 +95,8 @@ describe('figures over HTTP', () => {
     const file = quillfernPottery();
     const { id } = (await owner.post('/api/book-files', file).expect(201)).body as { id: string };
     const stored = (await owner.get(`/api/books/${id}/file`).expect(200)).body as typeof file;
-    const stock = await owner.get(`/api/books/${id}/stock?asOf=2026-11-26`).expect(200);
-    const rows = { ...rowsByKind(rowsOfFile(stored)), stockPosition: stock.body as StoredRow<'stockPosition'>[] };
+    const stock = await owner.get(`/api/books/${id}/ledgers?asOf=2026-11-26`).expect(200);
+    const rows = { ...rowsByKind(rowsOfFile(stored)), ...(stock.body as LedgerStates) };
     const expected = evaluate(rows, '2026-11-26');
     const ask = async (path: string) =>
       (await owner.get(`/api/books/${id}/figures${path}asOf=2026-11-26`).expect(200)).body as unknown;

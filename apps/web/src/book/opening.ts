@@ -1,4 +1,4 @@
-import type { Change, StoredRow } from '@nuvar/book';
+import { type Change, isLedger, LEDGER_NAMES, type StoredRow } from '@nuvar/book';
 import type { HistoryEntry } from '../state/api.js';
 import { noticed } from '../state/notices-slice.js';
 import type { store } from '../state/store.js';
@@ -18,13 +18,14 @@ export function sayHowFull({ dispatch }: Pick<typeof store, 'dispatch'>, filled:
 }
 
 /** What one could take back has to be there, also where it is of a ledger, which the snapshot does not hold. */
-export function learnLedger(history: readonly Pick<HistoryEntry, 'writes'>[], pending: readonly Change[]): void {
-  const latest = new Map<string, StoredRow<'stockMovement'> | null>();
+export function learnLedgers(history: readonly Pick<HistoryEntry, 'writes'>[], pending: readonly Change[]): void {
+  const latest = new Map<string, StoredRow | null>();
   for (const { writes } of [...history].reverse())
-    for (const { kind, id, after } of writes)
-      if (kind === 'stockMovement') latest.set(id, after as StoredRow<'stockMovement'> | null);
-  const rows = [...latest.values()].filter((row) => row !== null);
-  model.learn('stockMovement', rows, () => false, pending);
+    for (const { kind, id, after } of writes) if (isLedger(kind)) latest.set(`${kind} ${id}`, after);
+  for (const ledger of LEDGER_NAMES) {
+    const rows = [...latest].flatMap(([key, row]) => (key.startsWith(`${ledger} `) ? (row ?? []) : []));
+    model.learn(ledger, rows as StoredRow<typeof ledger>[], () => false, pending);
+  }
 }
 
 /** Why the server did not give a book. */

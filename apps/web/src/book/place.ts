@@ -1,4 +1,4 @@
-import { fieldsOf, fieldValue, isKind, KIND_NAMES, type Kind } from '@nuvar/book';
+import { fieldsOf, fieldValue, isKind, isLedger, KIND_NAMES, type Kind, ledgerKind } from '@nuvar/book';
 import { useCallback, useEffect } from 'react';
 import type { Place } from '@nuvar/core';
 import { useLocation } from 'react-router';
@@ -30,8 +30,10 @@ const STAND_ALONE = new Set<Kind>(['pricePoint', 'decision']);
 function ownerOf(kind: Kind, id: string): Pick<PlaceOfRow, 'owner' | 'isOfMaterial'> {
   const row: object | undefined = model.rows.row(kind, id);
   if (STAND_ALONE.has(kind)) return { owner: id, isOfMaterial: false };
-  if (kind === 'stockMovement' && row !== undefined)
-    return { owner: String(fieldValue(row, 'materialId')), isOfMaterial: true };
+  if (isLedger(kind) && row !== undefined) {
+    const { group, groupKind } = ledgerKind(kind);
+    return { owner: String(fieldValue(row, group)), isOfMaterial: groupKind === 'material' };
+  }
   const belongsTo = fieldsOf(kind).find(
     ({ name, goesWithTarget }) => goesWithTarget === true && row !== undefined && fieldValue(row, name) !== null,
   );

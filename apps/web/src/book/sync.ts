@@ -9,7 +9,7 @@ import { outboxOf } from './outbox.js';
 import { refusedTexts } from './refused-texts.js';
 import { asideOf } from './set-aside.js';
 import { transport, type Answer } from './transport.js';
-import { learnLedger, type Opening, openingOf, sayHowFull } from './opening.js';
+import { learnLedgers, type Opening, openingOf, sayHowFull } from './opening.js';
 import { labelOf, stacksFrom } from './undo-stacks.js';
 
 type Handle = Pick<typeof store, 'dispatch' | 'getState'>;
@@ -54,7 +54,7 @@ export const sync = {
     if (!snapshot.ok) return openingOf(snapshot.status);
     const { text, role, filled } = snapshot.value;
     const { revision } = model.open(text, pending);
-    if (history.ok) learnLedger(history.value, pending);
+    if (history.ok) learnLedgers(history.value, pending);
     const stacks = history.ok ? stacksFrom(history.value, personId, model.rows) : { undo: [], redo: [] };
     handle.dispatch(bookActions.opened({ id: bookId, role, revision, pending, aside: edits, ...stacks }));
     sayHowFull(handle, filled);
@@ -144,7 +144,7 @@ export const sync = {
     const answer = await transport.restOf(bookId, rest.revision, rest.piece);
     if (!answer.ok) return null;
     const { pending, undo, redo } = handle.getState().book;
-    learnLedger([{ writes: answer.value }], pending);
+    learnLedgers([{ writes: answer.value }], pending);
     const whole = { ...known, writes: [...entry.writes, ...answer.value] };
     const withWhole = (stack: readonly UndoEntry[]) => stack.map((each) => (each === entry ? whole : each));
     handle.dispatch(bookActions.stacked({ undo: withWhole(undo), redo: withWhole(redo) }));

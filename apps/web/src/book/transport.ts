@@ -1,4 +1,4 @@
-import type { Change, Problem, RowColumns, StoredRow, Role, Write } from '@nuvar/book';
+import type { Change, Ledger, LedgerStates, Problem, Role, RowColumns, StateOf, StoredRow, Write } from '@nuvar/book';
 import type { HistoryEntry } from '../state/api.js';
 
 export interface Snapshot {
@@ -14,10 +14,10 @@ export interface SnapshotText {
   readonly filled: number;
 }
 
-export interface LedgerOfPeriod {
+export interface LedgerOfPeriod<L extends Ledger> {
   readonly begun: string;
-  readonly opening: StoredRow<'stockPosition'> | null;
-  readonly movements: readonly StoredRow<'stockMovement'>[];
+  readonly opening: StoredRow<StateOf<L>> | null;
+  readonly rows: readonly StoredRow<L>[];
 }
 
 /** What the server answered: what was asked for, or why not. `status` 0 means that it did not answer. */
@@ -93,11 +93,11 @@ export const transport = {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(change),
     }),
-  /** What is in stock of each material on a day. */
-  stock: (bookId: string, asOf: string) => ask<StoredRow<'stockPosition'>[]>(`/api/books/${bookId}/stock?asOf=${asOf}`),
-  /** The stock ledger of a material over a period, from the day on that it has to be gone through. */
-  stockLedger: (bookId: string, materialId: string, from: string, to: string) =>
-    ask<LedgerOfPeriod>(`/api/books/${bookId}/stock/${materialId}?from=${from}&to=${to}`),
+  /** What the ledgers have come to on a day. */
+  ledgerStates: (bookId: string, asOf: string) => ask<LedgerStates>(`/api/books/${bookId}/ledgers?asOf=${asOf}`),
+  /** The ledger of a group over a period, from the day on that it has to be gone through. */
+  ledger: <L extends Ledger>(bookId: string, ledger: L, group: string, from: string, to: string) =>
+    ask<LedgerOfPeriod<L>>(`/api/books/${bookId}/ledgers/${ledger}/${group}?from=${from}&to=${to}`),
   /** What others have written after a revision, or the first of it; entries come whole. */
   async since(bookId: string, revision: number): Promise<Answer<HistoryEntry[]>> {
     const answer = await ask<HistoryEntry[]>(`/api/books/${bookId}/changes?since=${revision}`);

@@ -1,5 +1,5 @@
 import { copyWithStructuralSharing as withSameParts } from '@reduxjs/toolkit/query';
-import type { Override, StoredRow, Write } from '@nuvar/book';
+import type { LedgerStates, Override, Write } from '@nuvar/book';
 import type {
   EffectView,
   GoalAsked,
@@ -99,8 +99,8 @@ export const engine = {
   /** Gives a baseline that was frozen to whoever compares with it. */
   keep: (name: string, snapshot: string, asOf: string) => tell({ type: 'frozen', name, snapshot, asOf }),
 
-  /** Says what was in stock on a day that is compared with. */
-  keepStock: (day: string, rows: readonly StoredRow<'stockPosition'>[]) => tell({ type: 'stock', day, rows }),
+  /** Says what ledgers had come to on a day that is compared with. */
+  keepStates: (day: string, states: LedgerStates) => tell({ type: 'states', day, states }),
 
   apply: (writes: readonly Write[]) => tell({ type: 'apply', writes }),
   override: (overrides: readonly Override[]) => tell({ type: 'override', overrides }),

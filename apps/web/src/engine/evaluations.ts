@@ -1,10 +1,12 @@
 import {
+  type Kind,
+  KINDS,
+  type LedgerStates,
   type Override,
   rowsByKind,
   rowsOfColumns,
   type RowColumns,
   type RowsByKind,
-  type StoredRow,
   type Write,
 } from '@nuvar/book';
 import { type BookEvaluation, evaluate, type Evaluation, type Fork, layWhatIf } from '@nuvar/core';
@@ -32,7 +34,7 @@ export class Evaluations {
   private readonly whatIfs = new Map<string, LaidFork>();
   private readonly days = new Map<string, BookEvaluation>();
   private readonly frozen = new Map<string, Evaluation>();
-  private readonly stocks = new Map<string, readonly StoredRow<'stockPosition'>[]>();
+  private readonly states = new Map<string, LedgerStates>();
 
   get baseline(): BookEvaluation | null {
     return this.book;
@@ -57,15 +59,15 @@ export class Evaluations {
     this.frozen.set(name, evaluate(rowsOf(snapshot), asOf));
   }
 
-  /** What was in stock on another day, which the server knows: the book itself holds what is there on the day that it is shown for. */
-  keepStock(day: string, rows: readonly StoredRow<'stockPosition'>[]): void {
-    this.stocks.set(day, rows);
+  /** What ledgers had come to on another day, which the server knows: the book itself holds that of the day it is shown for. */
+  keepStates(day: string, states: LedgerStates): void {
+    this.states.set(day, states);
     this.days.delete(`day/${day}`);
   }
 
   apply(writes: readonly Write[]): void {
     this.book?.apply(writes);
-    const inputs = writes.filter(({ kind }) => kind !== 'stockPosition');
+    const inputs = writes.filter(({ kind }) => !KINDS[kind].isDerived);
     this.days.forEach((day) => day.apply(inputs));
     for (const [name, laid] of this.whatIfs) if (isReached(laid, name, writes)) this.lay(name, laid);
   }
@@ -127,7 +129,9 @@ export class Evaluations {
     const known = this.days.get(name);
     if (known !== undefined) return known;
     const day = name.slice('day/'.length);
-    const made = evaluate({ ...rowsByKind(book.rows), stockPosition: this.stocks.get(day) ?? [] }, day);
+    // What the ledgers come to today is not what they had come to then.
+    const inputs = Object.entries(rowsByKind(book.rows)).filter(([kind]) => !KINDS[kind as Kind].isDerived);
+    const made = evaluate({ ...Object.fromEntries(inputs), ...this.states.get(day) }, day);
     this.days.set(name, made);
     return made;
   }

@@ -164,8 +164,8 @@ export function newEvaluator({ post, now, later }: Surroundings): (message: ToWo
       case 'frozen':
         evaluations.keep(message.name, message.snapshot, message.asOf);
         break;
-      case 'stock':
-        evaluations.keepStock(message.day, message.rows);
+      case 'states':
+        evaluations.keepStates(message.day, message.states);
         break;
       case 'show':
         evaluations.show(message.name);

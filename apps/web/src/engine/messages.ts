@@ -1,4 +1,4 @@
-import type { Override, StoredRow, Write } from '@nuvar/book';
+import type { LedgerStates, Override, Write } from '@nuvar/book';
 import type { GoalAsked, Repricing, TwoInputsAsked } from '@nuvar/core';
 
 /** What the page tells the worker. */
@@ -7,8 +7,8 @@ export type ToWorker =
   | { readonly type: 'apply'; readonly writes: readonly Write[] }
   /** A baseline that was frozen, to be kept under its name. */
   | { readonly type: 'frozen'; readonly name: string; readonly snapshot: string; readonly asOf: string }
-  /** What was in stock on another day. */
-  | { readonly type: 'stock'; readonly day: string; readonly rows: readonly StoredRow<'stockPosition'>[] }
+  /** What ledgers had come to on another day. */
+  | { readonly type: 'states'; readonly day: string; readonly states: LedgerStates }
   /** Shows another evaluation: the book, or a what-if over it. */
   | { readonly type: 'show'; readonly name: string }
   | { readonly type: 'override'; readonly overrides: readonly Override[] }

@@ -1,9 +1,9 @@
-import type { StoredRow } from '@nuvar/book';
+import type { LedgerStates } from '@nuvar/book';
 import { useEffect, useState } from 'react';
 import { engine } from '../engine/engine.js';
 import { useAppSelector } from '../state/store.js';
 
-/** What the server has of some sides: baselines, and what was in stock on other days. */
+/** What the server has of some sides: baselines, and what ledgers had come to on other days. */
 interface KeptSides {
   readonly isThere: boolean;
   /** Why one of them is not, in a sentence. */
@@ -43,7 +43,7 @@ const listOf = (wanted: string) => wanted.split(',').filter((each) => each !== '
 
 function addressOf(bookId: string, name: string): string {
   const [type = '', id = ''] = name.split('/');
-  return type === 'frozen' ? `/api/books/${bookId}/baselines/${id}` : `/api/books/${bookId}/stock?asOf=${id}`;
+  return type === 'frozen' ? `/api/books/${bookId}/baselines/${id}` : `/api/books/${bookId}/ledgers?asOf=${id}`;
 }
 
 async function textOf(address: string): Promise<string | null> {
@@ -54,5 +54,5 @@ async function textOf(address: string): Promise<string | null> {
 function keep(name: string, text: string): void {
   const [type = '', id = ''] = name.split('/');
   if (type === 'frozen') engine.keep(name, text, (JSON.parse(text) as { asOf: string }).asOf);
-  else engine.keepStock(id, JSON.parse(text) as StoredRow<'stockPosition'>[]);
+  else engine.keepStates(id, JSON.parse(text) as LedgerStates);
 }

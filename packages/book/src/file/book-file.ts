@@ -7,7 +7,8 @@ import {
   type Write,
 } from '../change/index.js';
 import { ruleProblems } from '../change/rules/index.js';
-import { isKind, isOfBook, type Kind, STORED_KINDS } from '../kinds.js';
+import { isKind, type Kind, STORED_KINDS } from '../kinds.js';
+import { isOfBook } from '../ledgers.js';
 import { problem, type Problem } from '../problem/index.js';
 import { withFeeRules } from './fee-rules.js';
 import { withFixedComponents } from './fixed-components.js';
@@ -57,7 +58,7 @@ const UPGRADERS: Readonly<Record<number, (file: BookFile) => BookFile>> = {
   14: (file) => ({ ...file, version: 15 }),
 };
 
-/** Writes the rows of a book as a book file; of the stock ledger, what was received with shipments. */
+/** Writes the rows of a book as a book file; of ledgers, those rows that are the book's own. */
 export function writeBookFile(rows: Pick<BookRows, 'all'>): BookFile {
   const byKind = STORED_KINDS.map((kind) => {
     const own = rows.all(kind).filter((row) => isOfBook(kind, row));

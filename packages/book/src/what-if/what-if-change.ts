@@ -1,5 +1,6 @@
 import { isDecimalText, isRowId } from '../fields/index.js';
-import { fieldsOf, isKind, type Kind, type KindDescriptor, KINDS, labelOfKind } from '../kinds.js';
+import { fieldsOf, isKind, type Kind, KINDS, labelOfKind } from '../kinds.js';
+import { isLedger } from '../ledgers.js';
 import type { WhatIfChange, WhatIfWay } from '../planning/index.js';
 import type { Override } from './override.js';
 
@@ -10,8 +11,7 @@ type Fields = Pick<WhatIfChange, 'rowKind' | 'rowId' | 'field' | 'how' | 'value'
 
 /** True for rows that a what-if may change: not for what-ifs themselves, nor for records of what really happened. */
 export function isOpenToWhatIfs(kind: Kind): boolean {
-  const { ledgerBut, isDerived }: KindDescriptor = KINDS[kind];
-  return !isDerived && ledgerBut === null && kind !== 'whatIf' && kind !== 'whatIfChange';
+  return !KINDS[kind].isDerived && !isLedger(kind) && kind !== 'whatIf' && kind !== 'whatIfChange';
 }
 
 /** Reads a change of a what-if as the override that it is. What the book holds is not looked at. */

@@ -3,6 +3,7 @@ export { WHOLE_BOOK, type Calculation, type InputLeaf, type Sheet } from './calc
 export { SHEET_GAPS } from './gaps.js';
 export { idOf, partsOf } from './id.js';
 export { beginEvaluation, type BookEvaluation, type Evaluation, type Fork } from './evaluation.js';
+export type { DayState, LedgerFold } from './ledger-fold.js';
 export { layerOver, overriddenValue, type RowsBelow } from './layer.js';
 export {
   BATCH,

@@ -2,7 +2,7 @@ import { newId, type Operation } from '@nuvar/book';
 import type { ReceiptView } from '@nuvar/core';
 import { createOf } from '../../book/operations.js';
 import { model } from '../../book/model.js';
-import { useStockLedger } from '../../book/stock-rows.js';
+import { useLedger } from '../../book/ledger-rows.js';
 import { useEdit, useMayEdit, useSettings } from '../../book/use-book.js';
 import { useView } from '../../engine/use-view.js';
 import { Amount } from '../../figures/amount.js';
@@ -93,7 +93,7 @@ interface LateChargeProps {
 /** One receipt that cost more, or less, than was posted: how the late charge would be split. */
 function LateCharge({ materialId, receipt, locale }: LateChargeProps) {
   const day = dayOfCharge(receipt);
-  const { begun } = useStockLedger(materialId, receipt.date, day);
+  const { begun } = useLedger('stockMovement', materialId, receipt.date, day);
   return (
     <tr>
       <th scope="row" className="font-normal">

@@ -1,7 +1,7 @@
 import type { StoredRow } from '@nuvar/book';
 import type { StockMethodView, StockRowView } from '@nuvar/core';
 import { useRow, useSettings } from '../../book/use-book.js';
-import { useStockLedger } from '../../book/stock-rows.js';
+import { useLedger } from '../../book/ledger-rows.js';
 import { SelectInput } from '../../controls/fields/select-input.js';
 import { useParameter } from '../../controls/layout/use-parameter.js';
 import { useView } from '../../engine/use-view.js';
@@ -104,7 +104,7 @@ function InStock({
 }
 
 function Ledger({ material, period }: { readonly material: StoredRow<'material'>; readonly period: Period }) {
-  const { begun, problems } = useStockLedger(material.id, period.from, period.to);
+  const { begun, problems } = useLedger('stockMovement', material.id, period.from, period.to);
   const key = `${material.id}@${period.from}@${period.to}@${begun ?? period.from}`;
   const view = useView('stockPeriod', key);
   const [problem] = problems;

@@ -26,7 +26,11 @@ export function StockFile() {
   };
   return (
     <>
-      <a className="link link-primary" href={`/api/books/${bookId}/stock/movements.csv`} download="stock-ledger.csv">
+      <a
+        className="link link-primary"
+        href={`/api/books/${bookId}/ledgers/stockMovement/rows.csv`}
+        download="stock-ledger.csv"
+      >
         Ledger as CSV
       </a>
       {mayEdit && <FileChoice label="Take in a ledger" className="link link-primary" take={take} />}

@@ -5,7 +5,8 @@ import { stockOnHand, stockTotal } from './stock-on-hand.js';
 import { stockEntry, stockMethod, stockPeriod } from './stock-period.js';
 
 export { movementsOf, type Movement } from './movement.js';
-export { firstBelowZero, positionsByDay, type KeptPosition, type PositionOfDay } from './position.js';
+export { positionsByDay } from './position.js';
+export { STOCK_LEDGER } from './stock-ledger.js';
 export { lateChargeSplit } from './late-charge.js';
 export { receiptDue, receiptToPost, receivedLine } from './receipts.js';
 

@@ -1,5 +1,6 @@
 import type { RowOf } from '@nuvar/book';
 import { type Decimal, decimal, ZERO } from '../../number/index.js';
+import type { DayState } from '../../sheet/index.js';
 import { FirstInFirstOut, type Layer } from './first-in-first-out.js';
 import type { Holding } from './holding.js';
 import { MovingAverage } from './moving-average.js';
@@ -95,18 +96,12 @@ const keptOfMonths = ({
   layers: layersOf(fifo),
 });
 
-/** What the ledger of a material came to at the end of a day. */
-export interface PositionOfDay {
-  readonly day: string;
-  readonly kept: KeptPosition;
-}
-
 /**
  * What the ledger comes to at the end of each day on which something moved, from what was kept of the days before: these
  * have to end with a month, for a month is valued as one. Movements as `movementsOf` gives them. Late charges change the
  * days from their own date on, never those before.
  */
-export function positionsByDay(before: KeptPosition | null, movements: readonly Movement[]): PositionOfDay[] {
+export function positionsByDay(before: KeptPosition | null, movements: readonly Movement[]): DayState<KeptPosition>[] {
   const { average, fifo, monthAverage, monthFifo } = stateOf(before);
   const next = (index: number) => movements[index + 1]?.date ?? '';
   const endsOfDays = new Set(movements.filter(({ date }, index) => next(index) !== date));
@@ -118,7 +113,7 @@ export function positionsByDay(before: KeptPosition | null, movements: readonly 
   walkLedger(average, movements, (movement, holding) => {
     if (endsOfDays.has(movement)) averages.push(holding.copy());
   });
-  const days: PositionOfDay[] = [];
+  const days: DayState<KeptPosition>[] = [];
   walkLedger(fifo, movements, (ended, holding) => {
     const atEnd = averages[days.length];
     if (!endsOfDays.has(ended) || atEnd === undefined) return;
@@ -150,7 +145,7 @@ function endsOfEachMonth<Held extends Holding>(
 
 /** The first day on which a ledger falls below zero, with what it falls to; null where it never does. */
 export function firstBelowZero(
-  days: readonly PositionOfDay[],
+  days: readonly DayState<KeptPosition>[],
 ): { readonly day: string; readonly quantity: string } | null {
   const below = days.find(({ kept }) => kept.quantity.startsWith('-'));
   return below === undefined ? null : { day: below.day, quantity: below.kept.quantity };

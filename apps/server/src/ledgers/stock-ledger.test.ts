@@ -1,4 +1,4 @@
-import { newId, type Operation, type StoredRow } from '@nuvar/book';
+import { type LedgerStates, newId, type Operation } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -45,8 +45,9 @@ async function ledger(name: string): Promise<Kept> {
       return operations.map(({ row }) => row.id);
     },
     async on(day) {
-      const [row] = (await owner.get(`/api/books/${bookId}/stock?asOf=${day}`).expect(200))
-        .body as StoredRow<'stockPosition'>[];
+      const { stockPosition } = (await owner.get(`/api/books/${bookId}/ledgers?asOf=${day}`).expect(200))
+        .body as LedgerStates;
+      const [row] = stockPosition;
       return row === undefined ? null : [row.quantity, row.averageValue, row.fifoValue];
     },
   };
@@ -91,13 +92,14 @@ describe('the stock ledger', () => {
     const [, receipt] = await stock.move(['2026-01-05', 'opening', '4', '8'], ['2026-02-05', 'receipt', '6', '18']);
     await stock.move(['2026-03-10', 'return to supplier', '1', null, receipt as string]);
     const of = async (query: string) =>
-      (await owner.get(`/api/books/${stock.bookId}/stock/${stock.materialId}?${query}`).expect(200)).body as {
+      (await owner.get(`/api/books/${stock.bookId}/ledgers/stockMovement/${stock.materialId}?${query}`).expect(200))
+        .body as {
         begun: string;
         opening: { id: string; quantity: string } | null;
-        movements: { date: string }[];
+        rows: { date: string }[];
       };
     const march = await of('from=2026-03-01&to=2026-03-31');
-    expect([march.begun, march.opening?.quantity, march.movements.map(({ date }) => date)]).toEqual([
+    expect([march.begun, march.opening?.quantity, march.rows.map(({ date }) => date)]).toEqual([
       '2026-02-01',
       '4',
       ['2026-02-05', '2026-03-10'],
@@ -106,9 +108,9 @@ describe('the stock ledger', () => {
     expect(await of('from=2026-04-01&to=2026-04-30')).toMatchObject({
       begun: '2026-04-01',
       opening: { quantity: '9' },
-      movements: [],
+      rows: [],
     });
-    await owner.get(`/api/books/${stock.bookId}/stock/${stock.materialId}?from=soon`).expect(422);
+    await owner.get(`/api/books/${stock.bookId}/ledgers/stockMovement/${stock.materialId}?from=soon`).expect(422);
   });
 
   it('is told by no more than 5,000 movements at once', async () => {
@@ -120,7 +122,9 @@ describe('the stock ledger', () => {
        SELECT $1, gen_random_uuid(), 1, $2, '2026-01-06', 'issue', 0.001, 'kg', NULL, '' FROM generate_series(1, 5000)`,
       [stock.bookId, stock.materialId],
     );
-    const long = await owner.get(`/api/books/${stock.bookId}/stock/${stock.materialId}?from=2026-01-01&to=2026-01-31`);
+    const long = await owner.get(
+      `/api/books/${stock.bookId}/ledgers/stockMovement/${stock.materialId}?from=2026-01-01&to=2026-01-31`,
+    );
     expect(codesOf(long)).toEqual(['too-many-movements']);
   });
 
@@ -185,10 +189,8 @@ describe('the stock ledger', () => {
     expect(file.rows.stockMovement).toHaveLength(1);
     expect(file.rows).not.toHaveProperty('stockPosition');
     const { id } = (await owner.post('/api/book-files', file).expect(201)).body as { id: string };
-    const taken = (await owner.get(`/api/books/${id}/stock?asOf=2026-02-01`).expect(200)).body as {
-      quantity: string;
-    }[];
-    expect(taken.map(({ quantity }) => quantity)).toEqual(['3']);
+    const taken = (await owner.get(`/api/books/${id}/ledgers?asOf=2026-02-01`).expect(200)).body as LedgerStates;
+    expect(taken.stockPosition.map(({ quantity }) => quantity)).toEqual(['3']);
   });
 
   it('goes out as a file of its own, in which no text is a formula', async () => {
@@ -202,7 +204,7 @@ describe('the stock ledger', () => {
       after: { remark: '=1+1' },
     } as const;
     await owner.change(stock.bookId, [{ action: 'update', ...remark }]).expect(200);
-    const file = await owner.get(`/api/books/${stock.bookId}/stock/movements.csv`).expect(200);
+    const file = await owner.get(`/api/books/${stock.bookId}/ledgers/stockMovement/rows.csv`).expect(200);
     const [headings, first, second] = file.text.replace('\ufeff', '').trimEnd().split('\r\n');
     expect(headings).toBe('date,material,code,movement,quantity,unit,cost,belongs to,shipment,remark,id');
     expect(first).toBe(`2026-01-05,Vanilla,,receipt,10,kg,40,,,"'=1+1",${receipt}`);
