@@ -28,6 +28,7 @@ test('two people see each other edit; where both changed one field, the later on
   const other = await secondPerson(browser, 'A Book Apart');
   await takeIn(page, other.email, 'editor');
   await goTo(page, 'Buy');
+  await expect(cell(page, 'Price, EUR', 'Jam')).toBeVisible();
   await other.page.goto(page.url());
   await expect(cell(other.page, 'Price, EUR', 'Jam')).toHaveValue('10');
 
