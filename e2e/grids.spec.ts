@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './test.js';
+import { expect, type Page, test } from './test.js';
 import { cell, goTo, newPersonWithBook, openDemo, region, type } from './app.js';
 
 test('a block pasted from a spreadsheet is previewed, taken in as one change, and taken back by one undo', async ({
@@ -65,21 +65,38 @@ test('what is wrong is said at its field, and nothing of it is stored', async ({
   ).toBeVisible();
 });
 
-test('every grid goes out as CSV, and a book goes out as a file and comes in again', async ({ page }) => {
-  await openDemo(page);
-  await goTo(page, 'Buy');
-  await page.getByRole('button', { name: 'More: Materials' }).click();
+/** The lines of a grid that is exported as CSV in the form that is proposed. */
+async function exported(page: Page, title: RegExp): Promise<string[]> {
+  await page.getByRole('button', { name: title }).click();
   await page.getByRole('button', { name: 'Export as CSV' }).click();
   await expect(page.getByRole('radio', { name: /^As in Ireland, English 1234.50/ })).toBeChecked();
   const [csv] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Export', exact: true }).click(),
   ]);
-  const lines = readFileSync(await csv.path(), 'utf8').split('\r\n');
+  return readFileSync(await csv.path(), 'utf8')
+    .replace('\ufeff', '')
+    .split('\r\n');
+}
+
+test('every grid goes out as CSV, and a book goes out as a file and comes in again', async ({ page }) => {
+  await openDemo(page);
+  await goTo(page, 'Buy');
+  const lines = await exported(page, /^More: Materials$/);
   expect(lines[0]).toContain('Material,Kind,Supplier');
   expect(lines[1]).toMatch(
     /^White stoneware clay,ingredient,Harrowmere Clays,12.5,kg,13.75,EUR,kg,1.1000,EUR per kg,clay,/,
   );
+
+  // What a row is called goes with it, also where its name leads to another screen.
+  await goTo(page, 'Sell');
+  const prices = await exported(page, /^More: Prices$/);
+  expect(prices[0]).toContain('Product,Channel,');
+  expect(prices.some((line) => line.startsWith('Everyday mug,Own web shop,19.50,'))).toBe(true);
+  await page.getByRole('link', { name: 'Price board' }).click();
+  const board = await exported(page, /^More: Price board/);
+  expect(board[0]).toMatch(/^Product,/);
+  expect(board.some((line) => line.startsWith('Everyday mug,'))).toBe(true);
 
   await page.getByRole('link', { name: 'Quillfern Pottery' }).click();
   const [file] = await Promise.all([

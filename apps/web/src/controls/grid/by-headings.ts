@@ -1,4 +1,5 @@
-import type { InputColumn } from './grid-model.js';
+import { type Column, type InputColumn, isInput } from './grid-model.js';
+import type { PasteTarget } from './paste.js';
 
 /** Rows to be taken in, and the columns on which their cells fall. */
 export interface PlacedRows<Row, Patch> {
@@ -16,15 +17,69 @@ export function byHeadings<Row, Patch>(
   table: readonly (readonly string[])[],
   columns: readonly InputColumn<Row, Patch>[],
 ): PlacedRows<Row, Patch> {
+  const found = underHeadings(table, columns);
+  return found.columns.length < 2 ? { block: table, columns } : found;
+}
+
+/** Those columns whose headings stand in the first row of a table, and the cells under them. */
+function underHeadings<Headed extends { readonly header: string }>(
+  table: readonly (readonly string[])[],
+  columns: readonly Headed[],
+): { readonly block: readonly (readonly string[])[]; readonly columns: readonly Headed[] } {
   const headings = (table[0] ?? []).map(plain);
   const found = columns.flatMap((column) => {
     const at = headings.indexOf(plain(column.header));
     return at < 0 ? [] : [{ column, at }];
   });
-  if (found.length < 2) return { block: table, columns };
   const rows = table.slice(1).filter((cells) => cells.some((cell) => cell.trim() !== ''));
   return {
     block: rows.map((cells) => found.map(({ at }) => (cells[at] ?? '').trim())),
     columns: found.map(({ column }) => column),
+  };
+}
+
+/** The cell of a grid into which something is pasted. */
+interface PastePlace<Row, Patch> {
+  readonly columns: readonly Column<Row, Patch>[];
+  readonly rows: readonly Row[];
+  /** The id of its column. */
+  readonly column: string;
+  /** The place of its row; below 0 for the row that is new. */
+  readonly row: number;
+}
+
+/**
+ * A block from the clipboard on the cells of a grid. One that brings headings, as the grid itself copies them, falls on the
+ * columns that they name, and on the rows whose names stand in it: it may come back sorted, or in part. Any other falls on
+ * the cells from that one on into which it is pasted.
+ */
+export function pastedAt<Row, Patch>(
+  block: readonly (readonly string[])[],
+  { columns, rows, column, row }: PastePlace<Row, Patch>,
+): PasteTarget<Row, Patch> {
+  const inputs = columns.filter(isInput);
+  const below = row < 0 ? [] : rows.slice(row);
+  const found = underHeadings(block, inputs);
+  const names = underHeadings(
+    block,
+    columns.flatMap((each) => (each.type === 'shown' && each.text !== undefined ? { ...each, text: each.text } : [])),
+  );
+  if (found.columns.length === 0 || found.columns.length + names.columns.length < 2) {
+    const from = columns.findIndex(({ id }) => id === column);
+    return { block, columns: columns.slice(from).filter(isInput), rows: below };
+  }
+  if (names.columns.length === 0) return { ...found, rows: below };
+  const unused = new Set(rows);
+  const named = names.block.map((wanted) => {
+    const there = [...unused].find((each) =>
+      names.columns.every(({ text }, index) => plain(text(each)) === plain(wanted[index] ?? '')),
+    );
+    if (there !== undefined) unused.delete(there);
+    return there;
+  });
+  return {
+    ...found,
+    rows: named.map((each) => each ?? null),
+    unknown: new Map(named.flatMap((each, index) => (each ? [] : [[index, (names.block[index] ?? []).join(', ')]]))),
   };
 }

@@ -2,7 +2,14 @@ import { isDecimalText } from '@nuvar/book';
 import { fixedDigits, readNumber, type FigureView } from '@nuvar/core';
 import { engine } from '../../engine/engine.js';
 import { decimalSign, digitsOf, typedText, unitWords, type Style } from '../../figures/format.js';
-import { isInput, shownText, type Column, type FigureColumn, type InputColumn } from './grid-model.js';
+import {
+  isInput,
+  shownText,
+  type Column,
+  type FigureColumn,
+  type InputColumn,
+  type ShownColumn,
+} from './grid-model.js';
 
 /** A column of a table that is exported. */
 export interface ExportedColumn {
@@ -19,8 +26,8 @@ export type ExportedTable = readonly ExportedColumn[];
 
 /**
  * The columns of a grid for a file. Where all cells of a column have one unit, its header says it; where they differ, a
- * column of units stands beside. What a grid only shows (strips, links) is left out. Rejected where figures cannot be
- * worked out.
+ * column of units stands beside. Of what a grid only shows, names and other texts go out, strips do not. Rejected where
+ * figures cannot be worked out.
  */
 export async function exportedTable<Row, Patch>(
   columns: readonly Column<Row, Patch>[],
@@ -30,7 +37,9 @@ export async function exportedTable<Row, Patch>(
   const parts = await Promise.all(
     columns.map(async (column) => {
       if (isInput(column)) return typedColumns(column, rows, style);
-      return column.type === 'figure' ? figureColumns(column, await figuresOf(column, rows), style) : [];
+      return column.type === 'figure'
+        ? figureColumns(column, await figuresOf(column, rows), style)
+        : textColumns(column, rows);
     }),
   );
   return parts.flat();
@@ -42,11 +51,11 @@ export async function copiedCells<Row, Patch>(
   rows: readonly Row[],
   style: Style,
 ): Promise<string[][]> {
-  const kept = columns.filter(({ type }) => type !== 'shown');
+  const kept = columns.filter((column) => column.type !== 'shown' || column.text !== undefined);
   const byColumn = await Promise.all(
     kept.map(async (column) => {
       if (isInput(column)) return rows.map((row) => shownText(column, row));
-      if (column.type !== 'figure') return [];
+      if (column.type !== 'figure') return rows.map((row) => column.text?.(row) ?? '');
       const [figures] = figureColumns(column, await figuresOf(column, rows), style);
       return (figures?.cells ?? []).map((cell) =>
         cell === '' ? '' : typedText(fixedDigits(cell, figures?.digits ?? 2, style.rounding), style.locale),
@@ -60,6 +69,10 @@ const figuresOf = async <Row>(column: FigureColumn<Row>, rows: readonly Row[]) =
   const views = await engine.ask(column.view, rows.map(column.of));
   return rows.map((row, index) => column.pick(views[index], row));
 };
+
+function textColumns<Row>({ header, text }: ShownColumn<Row>, rows: readonly Row[]): ExportedColumn[] {
+  return text === undefined ? [] : [{ header, type: 'text', digits: null, cells: rows.map(text) }];
+}
 
 function typedColumns<Row, Patch>(
   column: InputColumn<Row, Patch>,

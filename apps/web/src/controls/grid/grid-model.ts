@@ -62,11 +62,11 @@ export interface FigureColumn<Row> extends ColumnBase<Row> {
   readonly withUnit?: boolean;
 }
 
-/** A column that shows something else: a strip, a link. It is neither copied nor exported. */
+/** A column that shows something else: a name that leads on, a strip. Where it shows a text, that is copied and exported. */
 export interface ShownColumn<Row> extends ColumnBase<Row> {
   readonly type: 'shown';
   readonly cell: (row: Row) => ReactNode;
-  /** What it is sorted and measured by, where it shows a text. */
+  /** What it is sorted, measured and copied by, where it shows a text. */
   readonly text?: (row: Row) => string;
   /** Its width in pixels, where it shows a picture. */
   readonly width?: number;

@@ -15,7 +15,7 @@ import { useEdit, useMayEdit } from '../../book/use-book.js';
 import { useStyle } from '../../figures/use-style.js';
 import { Empty } from '../../figures/empty.js';
 import { ChangeManyDialog } from './change-many.js';
-import { byHeadings } from './by-headings.js';
+import { byHeadings, pastedAt } from './by-headings.js';
 import { blockOf } from './csv.js';
 import { copiedCells, exportedTable } from './export-table.js';
 import { FilterBox } from './filter-box.js';
@@ -149,8 +149,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     if (!canWrite || !/[\t\n]/.test(text.trim()) || cell == null || place == null) return;
     event.preventDefault();
     const from = rows.findIndex((row) => row.id === place.dataset.gridRow);
-    const inputs = shown.slice(shown.findIndex((column) => column.id === cell.dataset.column)).filter(isInput);
-    setPaste({ block: blockOf(text), columns: inputs, rows: from < 0 ? [] : rows.slice(from) });
+    setPaste(pastedAt(blockOf(text), { columns: shown, rows, column: cell.dataset.column ?? '', row: from }));
   };
   const { fromFile } = props;
   const addFromFile =

@@ -51,7 +51,13 @@ export function PasteDialog<Row, Patch extends object>({
           <tbody>
             {pasted.slice(0, MOST_SHOWN).map((each, index) => (
               <tr key={index}>
-                <th scope="row">{each.row === null ? 'new' : nameOf(each.row)}</th>
+                <th scope="row">
+                  {each.unknown !== undefined
+                    ? `not here: ${each.unknown}`
+                    : each.row === null
+                      ? 'new'
+                      : nameOf(each.row)}
+                </th>
                 {each.cells.map((cell, column) => (
                   <td key={column} className={cell.refused ? 'text-error' : ''}>
                     {cell.shown}

@@ -6,12 +6,16 @@ import { createWith, updateWith } from './row-patches.js';
 export interface PasteTarget<Row, Patch> {
   readonly block: readonly (readonly string[])[];
   readonly columns: readonly InputColumn<Row, Patch>[];
-  readonly rows: readonly Row[];
+  readonly rows: readonly (Row | null)[];
+  /** The names of rows that the grid does not have, by their place in the block. */
+  readonly unknown?: ReadonlyMap<number, string>;
 }
 
 /** A row of a block as it was read: the row that it changes, or none where it makes one. */
 export interface PastedRow<Row, Patch> {
   readonly row: Row | null;
+  /** The name of a row that the grid does not have; such a row is refused. */
+  readonly unknown?: string;
   /** Of each cell its own. */
   readonly patches: readonly Patch[];
   readonly cells: readonly { readonly shown: string; readonly refused: boolean }[];
@@ -20,7 +24,17 @@ export interface PastedRow<Row, Patch> {
 
 /** Reads a pasted block cell by cell; a header that came with it is no row. */
 export function readBlock<Row, Patch extends object>(target: PasteTarget<Row, Patch>): PastedRow<Row, Patch>[] {
-  return withoutHeader(target).map((cells, index) => readRow(cells, target.columns, target.rows[index] ?? null));
+  return withoutHeader(target).map((cells, index) => {
+    const unknown = target.unknown?.get(index);
+    if (unknown === undefined) return readRow(cells, target.columns, target.rows[index] ?? null);
+    return {
+      row: null,
+      unknown,
+      patches: [],
+      cells: cells.map((shown) => ({ shown, refused: true })),
+      refused: true,
+    };
+  });
 }
 
 /** What takes in all rows that could be read, as one change. */
