@@ -44,10 +44,6 @@ export async function makeBook(page: Page, name: string, country?: string): Prom
 export async function openDemo(page: Page, url = baseUrl()): Promise<void> {
   await page.goto(url);
   await page.getByRole('button', { name: 'Open the demo book' }).click();
-  await page
-    .getByRole('link', { name: /Quillfern Pottery/ })
-    .first()
-    .click();
   await expect(page.getByRole('heading', { name: 'Which products earn most' })).toBeVisible();
 }
 

@@ -7,6 +7,7 @@ import { useCheckedForm } from '../controls/fields/use-checked-form.js';
 import { WORDMARK } from '../figures/wordmark.js';
 import {
   problemsOf,
+  useBooksQuery,
   useSessionQuery,
   useSignInMutation,
   useSignInToDemoMutation,
@@ -22,10 +23,13 @@ export function SignIn() {
   const [chosen, setChosen] = useState<boolean | null>(null);
   const isNew = chosen ?? isGuest;
   const [demo, opening] = useSignInToDemoMutation();
+  // Who has only just become a guest is led to the one book that they have.
+  const { data: books, isError } = useBooksQuery(undefined, { skip: !isGuest || !opening.isSuccess });
   const target = parameters.get('to');
-  // A guest comes here to make an account, unless they have only just become one.
-  if (session?.user && (!isGuest || opening.isSuccess))
-    return <Navigate to={target?.startsWith('/books') ? target : '/books'} replace />;
+  if (isGuest && opening.isSuccess)
+    return books || isError ? <Navigate to={`/books/${books?.[0]?.id ?? ''}`} replace /> : null;
+  // A guest comes here to make an account.
+  if (session?.user && !isGuest) return <Navigate to={target?.startsWith('/books') ? target : '/books'} replace />;
   // What the server says of the demo would push the form away from under a click.
   if (isLoading) return null;
   return (
