@@ -57,6 +57,15 @@ test('the keys lead to screens, fields and workings, and back', async ({ page })
   await goTo(page, 'Buy');
   await expect(working).toHaveCount(0);
 
+  // On the way through a grid nothing is chosen by accident.
+  const kinds = page.getByLabel(/^Kind, /);
+  await kinds.first().focus();
+  const [first, second] = await Promise.all([kinds.nth(0).inputValue(), kinds.nth(1).inputValue()]);
+  for (const key of ['ArrowRight', 'End', 'PageDown', 'ArrowDown', 'ArrowLeft']) await page.keyboard.press(key);
+  await expect(kinds.nth(1)).toBeFocused();
+  await expect(kinds.nth(0)).toHaveValue(first);
+  await expect(kinds.nth(1)).toHaveValue(second);
+
   // The copy of a row is gone to, undone by Ctrl+Z and done again by Ctrl+Y.
   await cell(page, 'Price, EUR', 'Silica').focus();
   await page.keyboard.press('Control+d');

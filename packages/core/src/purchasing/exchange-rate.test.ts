@@ -23,3 +23,12 @@ it('the rate in force is the newest that is dated on the day or before it, its f
     }),
   );
 });
+
+it('a rate says of which day it is: of its own, or of that for which there is none', () => {
+  const rows = rowsOf((book) => {
+    book.add('settings', { name: 'Studio' });
+    book.add('exchangeRate', { currency: 'USD', rate: '0.9', validFrom: '2026-03-02' });
+  });
+  const subjectOn = (day: string) => evaluated(rows).figure(`exchangeRate/USD@${day}/rate`)?.subject;
+  expect([subjectOn('2026-03-01'), subjectOn('2026-03-31')]).toEqual(['USD on 01/03/2026', 'USD from 02/03/2026']);
+});

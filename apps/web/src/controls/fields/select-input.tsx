@@ -16,6 +16,12 @@ interface SelectInputProps {
 /** A list longer than this is drawn only when somebody comes near: a grid may hold hundreds of them. */
 const MOST_DRAWN = 12;
 
+/**
+ * Keys by which one passes through a grid. A closed list would take another choice at each of them, and nobody would notice:
+ * in a cell a choice is made by typing, or in the list, which Space and Alt with an arrow open.
+ */
+const PASSING = new Set(['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'PageUp', 'PageDown', 'Home', 'End']);
+
 /** One of several choices, made where it stands. */
 export function SelectInput({ label, value, options, commit, place, disabled, isCell }: SelectInputProps) {
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -39,9 +45,9 @@ export function SelectInput({ label, value, options, commit, place, disabled, is
         onPointerEnter={comeNear}
         onChange={(event) => setRefusal(commit(event.target.value))}
         onKeyDown={(event) => {
-          if (event.key !== 'Enter') return;
+          if (event.key === 'Enter') moveOn(event.currentTarget);
+          else if (!isCell || event.altKey || !PASSING.has(event.key)) return;
           event.preventDefault();
-          moveOn(event.currentTarget);
         }}
       >
         {drawn.map((option) => (

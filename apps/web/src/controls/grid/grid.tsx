@@ -132,7 +132,7 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     const row = rows.find((each) => each.id === place?.dataset.gridRow);
     if (place === null) return;
     const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-    if (step !== 0 && !(target instanceof HTMLSelectElement) && target.getAttribute('aria-expanded') !== 'true') {
+    if (step !== 0 && !event.altKey && target.getAttribute('aria-expanded') !== 'true') {
       if (moveInColumn(target, place, step)) event.preventDefault();
     } else if (row !== undefined && canWrite && event.ctrlKey && event.key.toLowerCase() === 'd') {
       event.preventDefault();

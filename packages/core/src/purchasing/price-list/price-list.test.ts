@@ -62,6 +62,16 @@ const LIST = [
 ];
 
 describe('a price list', () => {
+  it('without headings is told by its cells: three capital letters are a currency, four or a small one are not', () => {
+    const fieldOf = (...cells: readonly string[]) =>
+      guessColumns(
+        cells.map((cell, row) => [`Clay number ${row} in bags`, cell, '3.50']),
+        '.',
+      ).mapping[1];
+    expect(fieldOf('EUR', 'USD', 'EUR', 'GBP')).toBe('currency');
+    for (const other of ['EURO', 'eur', 'Eur', 'EU', 'E']) expect(fieldOf(other, other, other)).not.toBe('currency');
+  });
+
   it('is read by its headings, its decimal sign and its order of days, wherever it begins', () => {
     expect(guessColumns(LIST, '.')).toEqual({
       firstRow: 3,

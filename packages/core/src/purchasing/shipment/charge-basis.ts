@@ -135,7 +135,7 @@ function weights(sheet: Sheet, charge: Charge, lines: readonly Line[]) {
   const { subject } = byWeight.total;
   const divisor = sheet.input('shipmentCharge', charge, 'volumeDivisor', {
     name: 'Volume divisor',
-    subject: '',
+    subject,
     unit: unit('cm³').per(unit('kg')),
   });
   const volumetric = quotient(

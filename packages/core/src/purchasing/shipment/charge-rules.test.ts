@@ -152,7 +152,10 @@ describe('a formula', () => {
 
 describe('of several rules for one charge', () => {
   /** Which lines each rule wins, and to what it loses the others. */
-  function won(build: (book: BookBuilder, ids: { supplier: string; clay: string }) => Record<string, string>) {
+  function won(
+    build: (book: BookBuilder, ids: { supplier: string; clay: string }) => Record<string, string>,
+    clayFrom = '',
+  ) {
     let rules: Record<string, string> = {};
     let shipment = '';
     let lines: string[] = [];
@@ -170,7 +173,15 @@ describe('of several rules for one charge', () => {
         origin: 'Lumera Bay',
       });
       lines = [clay, cane].map((materialId, position) =>
-        book.add('shipmentLine', { shipmentId: shipment, position, materialId, unit: 'kg', quantity: '1', price: '1' }),
+        book.add('shipmentLine', {
+          shipmentId: shipment,
+          position,
+          materialId,
+          unit: 'kg',
+          quantity: '1',
+          price: '1',
+          origin: materialId === clay ? clayFrom : '',
+        }),
       );
     });
     const { fits } = evaluated(rows).read(ruleFits, shipment);
@@ -202,6 +213,14 @@ describe('of several rules for one charge', () => {
       clay: { lines: [0], lostTo: [] },
       insurance: { lines: [0, 1], lostTo: [] },
     });
+  });
+
+  it('a line of another origin than its shipment is of its own', () => {
+    const rules = (book: BookBuilder) => {
+      const add = (name: string, origin: string) => book.add('chargeRule', { name, currency: 'EUR', origin });
+      return { near: add('near', 'Lumera Bay'), far: add('far', 'Oldport') };
+    };
+    expect(won(rules, 'Oldport')).toEqual({ near: { lines: [1], lostTo: [] }, far: { lines: [0], lostTo: [] } });
   });
 
   it('a set fits where it was given: to the shipment, to its supplier or to the material', () => {
