@@ -59,9 +59,14 @@ export function VolumesScreen() {
           fromFile={tableOfFile}
           nameOf={nameOf(products, channels)}
           empty={
-            products.length === 0
-              ? 'Enter your products under Make first; then plan here how many of each you mean to sell.'
-              : EMPTY
+            products.length === 0 ? (
+              <>
+                Enter your products under <ScreenLink to="make">Make</ScreenLink> first; then plan here how many of each
+                you mean to sell.
+              </>
+            ) : (
+              EMPTY
+            )
           }
         />
         <Seasons />

@@ -1,3 +1,4 @@
+import { NoProducts } from '../figures/no-products.js';
 import { useMemo } from 'react';
 import { useSettings } from '../book/use-book.js';
 import { figureColumn } from '../controls/grid/grid-model.js';
@@ -28,7 +29,7 @@ export function PlanScreen() {
         title="Break-even"
         columns={columns}
         narrow="27rem"
-        empty="Nothing to plan yet. Add a product under Make first."
+        empty={<NoProducts to="plan" />}
         detail={(sale) => <BreakEvenDetail key={sale.id} sale={sale} />}
       />
     </PlanPage>

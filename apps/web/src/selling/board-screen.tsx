@@ -6,6 +6,7 @@ import { Grid } from '../controls/grid/grid.js';
 import { matches } from '../controls/grid/matches.js';
 import { useListFilter } from '../controls/grid/use-filter.js';
 import { useView } from '../engine/use-view.js';
+import { NoProducts } from '../figures/no-products.js';
 import { StripLegend } from '../figures/price-strip.js';
 import { BOARD_SHOWS, type BoardShow, boardColumns, boardWriter, STANDING_SIGNS } from './board-rows.js';
 import { ChangePrices } from './change-prices.js';
@@ -71,7 +72,7 @@ export function BoardScreen() {
             <PriceLists />
           </>
         }
-        empty="Nothing to sell yet. Add a product under Make first."
+        empty={<NoProducts to="sell" />}
       />
       <p className="flex flex-wrap gap-4 text-note text-soft">
         {Object.entries(STANDING_SIGNS).map(([standing, sign]) => (

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { useSettings } from '../book/use-book.js';
 import { figureColumn, type Column } from '../controls/grid/grid-model.js';
 import { useView } from '../engine/use-view.js';
+import { NoProducts } from '../figures/no-products.js';
 import { PriceStrip, scaleOf } from '../figures/price-strip.js';
 import { PriceDetail } from './price/price-detail.js';
 import { SellPage } from './sell-page.js';
@@ -18,7 +19,7 @@ export function SellScreen() {
         title="Prices"
         columns={columns}
         narrow="38rem"
-        empty="Nothing to sell yet. Add a product under Make first."
+        empty={<NoProducts to="sell" />}
         detail={(sale) => <PriceDetail key={sale.id} sale={sale} />}
       />
     </SellPage>

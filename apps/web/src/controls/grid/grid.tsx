@@ -59,7 +59,7 @@ export interface GridProps<Row extends { readonly id: string }, Patch extends ob
   readonly canRemove?: boolean;
   readonly filter?: ListFilter<Row>;
   readonly tools?: ReactNode;
-  readonly empty?: string;
+  readonly empty?: ReactNode;
 }
 
 const ROW_HEIGHT = 34;

@@ -39,7 +39,7 @@ interface PricedSalesProps {
   /** How wide the list is. */
   readonly narrow: string;
   readonly tools?: ReactNode;
-  readonly empty: string;
+  readonly empty: ReactNode;
   /** The detail of a sale; of a product without a price, that of the product. */
   readonly detail: (sale: PricedSale) => ReactNode;
 }
