@@ -68,7 +68,7 @@ test('what each cost is known from five answers, and a proforma that is pasted b
   await hubs.getByRole('button', { name: 'Use for planning' }).click();
   await expect(page.getByText(/Prices and landed add-ons of 2 materials set/)).toBeVisible();
   await saved(page);
-  await page.getByRole('link', { name: 'Back to the materials' }).click();
+  await page.getByRole('link', { name: 'Materials' }).click();
   await expect(page.getByRole('row').filter({ has: cell(page, 'Material', 'Hub, front') })).toContainText('13.5000');
   await expect(page.getByRole('row').filter({ has: cell(page, 'Material', 'Hub, rear') })).toContainText('17.7500');
 });
@@ -138,7 +138,7 @@ test('two ways are compared with a freight that is tried, and a new shipment fil
   await expect(page.getByText('it can call min and max only', { exact: false })).toBeVisible();
   await port.getByLabel('Formula').fill('10 + 100 * volume');
   await port.getByLabel('Formula').press('Enter');
-  await page.getByRole('link', { name: 'Back to the shipments' }).click();
+  await page.getByRole('link', { name: 'Shipments' }).click();
 
   await cell(page, 'Shipment', 'new row').fill('Winter order');
   await cell(page, 'Shipment', 'new row').press('Tab');

@@ -9,8 +9,8 @@ import { matches } from '../controls/grid/matches.js';
 import { rowsWriter } from '../controls/grid/rows-writer.js';
 import { useChosenRow } from '../controls/layout/use-chosen-row.js';
 import { useListFilter } from '../controls/grid/use-filter.js';
-import { ScreenLink } from '../figures/screen-link.js';
 import { ProductDetail } from './product-detail.js';
+import { MakePage } from '../production/make-page.js';
 
 type Row = StoredRow<'product'>;
 
@@ -46,32 +46,27 @@ export function MakeScreen() {
   );
   const shown = chosen ?? products.find(({ archived }) => !archived)?.id;
   return (
-    <ListAndDetail
-      wide="detail"
-      narrow="17rem"
-      list={
-        <Grid
-          title="Products"
-          rows={products}
-          columns={columns}
-          moreColumns={moreColumns}
-          writer={productWriter}
-          nameOf={nameOf}
-          selected={shown}
-          onSelect={choose}
-          onCreate={chooseById}
-          filter={filter}
-          tools={
-            <>
-              <ScreenLink to="grades">Labour grades</ScreenLink>
-              <ScreenLink to="equipment">Equipment</ScreenLink>
-              <ScreenLink to="guide">Guide</ScreenLink>
-            </>
-          }
-          empty="Everything that you sell: what you make, bundles, goods for resale, services. Type the name of the first one into the empty row."
-        />
-      }
-      detail={shown === undefined ? null : <ProductDetail key={shown} id={shown} />}
-    />
+    <MakePage>
+      <ListAndDetail
+        wide="detail"
+        narrow="17rem"
+        list={
+          <Grid
+            title="Products"
+            rows={products}
+            columns={columns}
+            moreColumns={moreColumns}
+            writer={productWriter}
+            nameOf={nameOf}
+            selected={shown}
+            onSelect={choose}
+            onCreate={chooseById}
+            filter={filter}
+            empty="Everything that you sell: what you make, bundles, goods for resale, services. Type the name of the first one into the empty row."
+          />
+        }
+        detail={shown === undefined ? null : <ProductDetail key={shown} id={shown} />}
+      />
+    </MakePage>
   );
 }

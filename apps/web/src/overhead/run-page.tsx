@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { ScreenTabs } from '../figures/screen-tabs.js';
+import { AreaPage } from '../figures/area-page.js';
 
 const SCREENS = {
   run: 'Running costs',
@@ -17,9 +17,8 @@ const SCREENS = {
 /** A screen of Run, under the tabs that lead to the others. */
 export function RunPage({ children }: { readonly children: ReactNode }) {
   return (
-    <div className="flex min-h-0 flex-1 flex-col desk:h-full">
-      <ScreenTabs label="Run" screens={SCREENS} />
-      <div className="min-h-0 flex-1">{children}</div>
-    </div>
+    <AreaPage label="Run" screens={SCREENS}>
+      {children}
+    </AreaPage>
   );
 }

@@ -3,7 +3,6 @@ import type { EquipmentYearView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { updateOf } from '../book/operations.js';
 import { useAll, useSettings } from '../book/use-book.js';
-import { BackLink } from '../controls/layout/back-link.js';
 import { fieldColumn } from '../controls/grid/field-column.js';
 import { Grid } from '../controls/grid/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../controls/grid/grid-model.js';
@@ -11,6 +10,7 @@ import { RowField } from '../controls/fields/row-field.js';
 import { rowChoiceColumn } from '../controls/grid/row-choice-column.js';
 import { rowNamed, rowsWriter } from '../controls/grid/rows-writer.js';
 import { Fields } from '../controls/fields/fields.js';
+import { MakePage } from './make-page.js';
 
 type Machine = StoredRow<'equipment'>;
 type Run = StoredRow<'equipmentRun'>;
@@ -96,67 +96,69 @@ export function EquipmentScreen() {
   }, [locale, currency]);
   const runColumns = useMemo(() => columnsOfRuns(machines, locale, currency), [machines, locale, currency]);
   return (
-    <div className="max-w-page">
-      <BackLink to="make">Back to the products</BackLink>
-      <h1 className="font-serif text-title">Equipment and shared loads</h1>
-      <Fields className="mb-4 max-w-xl">
-        <RowField
-          kind="settings"
-          id={settings.id}
-          field="electricityPerKilowattHour"
-          label="Electricity"
-          suffix={`${currency} per kWh`}
-          placeholder="not yet"
+    <MakePage>
+      <div className="h-full max-w-page overflow-auto">
+        <h1 className="font-serif text-title">Equipment and shared loads</h1>
+        <Fields className="mb-4 max-w-xl">
+          <RowField
+            kind="settings"
+            id={settings.id}
+            field="electricityPerKilowattHour"
+            label="Electricity"
+            suffix={`${currency} per kWh`}
+            placeholder="not yet"
+          />
+          <RowField
+            kind="settings"
+            id={settings.id}
+            field="floorCostPerYear"
+            label="Floor"
+            suffix={`${currency} a m² a year`}
+            placeholder="not yet"
+          />
+        </Fields>
+        <Grid
+          title="Equipment"
+          rows={machines}
+          columns={machineColumns}
+          writer={machineWriter}
+          nameOf={({ name }) => name}
+          empty="Machines that use power or wear out. Type a name into the empty row, then what you know. Power, wear and upkeep count only where they are filled in."
         />
-        <RowField
-          kind="settings"
-          id={settings.id}
-          field="floorCostPerYear"
-          label="Floor"
-          suffix={`${currency} a m² a year`}
-          placeholder="not yet"
-        />
-      </Fields>
-      <Grid
-        title="Equipment"
-        rows={machines}
-        columns={machineColumns}
-        writer={machineWriter}
-        nameOf={({ name }) => name}
-        empty="Machines that use power or wear out. Type a name into the empty row, then what you know. Power, wear and upkeep count only where they are filled in."
-      />
-      {machines.length > 0 && (
+        {machines.length > 0 && (
+          <div className="mt-6">
+            <Grid
+              title="Equipment by the year"
+              rows={machines}
+              columns={yearColumns}
+              writer={machineWriter}
+              hasNewRow={false}
+              canRemove={false}
+              nameOf={({ name }) => name}
+            />
+            <p className="text-soft mt-2">
+              A service contract, insurance and the floor that a machine stands on come whatever it makes. They are
+              spread over its hours a year; leave them out of the running costs then, so that they are not counted
+              twice.
+            </p>
+          </div>
+        )}
         <div className="mt-6">
           <Grid
-            title="Equipment by the year"
-            rows={machines}
-            columns={yearColumns}
-            writer={machineWriter}
-            hasNewRow={false}
-            canRemove={false}
+            title="Shared loads"
+            rows={runs}
+            columns={runColumns}
+            writer={runWriter}
             nameOf={({ name }) => name}
+            empty="A firing or an oven load that several products share: how long it runs, and how many places it has. Each product then says how many places one unit takes."
           />
-          <p className="text-soft mt-2">
-            A service contract, insurance and the floor that a machine stands on come whatever it makes. They are spread
-            over its hours a year; leave them out of the running costs then, so that they are not counted twice.
-          </p>
         </div>
-      )}
-      <div className="mt-6">
-        <Grid
-          title="Shared loads"
-          rows={runs}
-          columns={runColumns}
-          writer={runWriter}
-          nameOf={({ name }) => name}
-          empty="A firing or an oven load that several products share: how long it runs, and how many places it has. Each product then says how many places one unit takes."
-        />
+        <p className="text-soft mt-2">
+          Space is counted in your own places: shelf squares, trays, litres. Empty space is charged to what is inside,
+          or shown as idle space beside the load.
+        </p>
       </div>
-      <p className="text-soft mt-2">
-        Space is counted in your own places: shelf squares, trays, litres. Empty space is charged to what is inside, or
-        shown as idle space beside the load.
-      </p>
-    </div>
+    </MakePage>
   );
 }
 

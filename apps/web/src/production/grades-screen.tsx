@@ -2,12 +2,12 @@ import type { StoredRow } from '@nuvar/book';
 import type { LabourYearView } from '@nuvar/core';
 import { useMemo } from 'react';
 import { useAll, useSettings } from '../book/use-book.js';
-import { BackLink } from '../controls/layout/back-link.js';
 import { fieldColumn } from '../controls/grid/field-column.js';
 import { Grid } from '../controls/grid/grid.js';
 import { figureColumn, type Column } from '../controls/grid/grid-model.js';
 import { rowChoiceColumn } from '../controls/grid/row-choice-column.js';
 import { rowsWriter } from '../controls/grid/rows-writer.js';
+import { MakePage } from './make-page.js';
 
 type Row = StoredRow<'labourGrade'>;
 
@@ -69,36 +69,38 @@ export function GradesScreen() {
     ];
   }, [locale, currency]);
   return (
-    <div className="max-w-page overflow-auto">
-      <BackLink to="make">Back to the products</BackLink>
-      <Grid
-        title="Labour grades"
-        rows={grades}
-        columns={columns}
-        writer={writer}
-        nameOf={({ name }) => name}
-        empty="Everybody who works on your products: yourself, makers, helpers. Type a name into the empty row, then the wage per hour."
-      />
-      {grades.length > 0 && (
-        <div className="mt-6 mb-2">
-          <Grid
-            title="Pay and hours of a year"
-            rows={grades}
-            columns={yearColumns}
-            writer={writer}
-            hasNewRow={false}
-            canRemove={false}
-            nameOf={({ name }) => name}
-          />
-        </div>
-      )}
-      <p className="text-soft">
-        For anybody paid by the year: the pay over the paid hours is the wage per hour, where none is entered above.
-        Holidays and absences are paid and nothing is made in them, so productive time is then a part of the hours at
-        work. On-costs are what an employer pays on top of the wage. Productive time is the part of paid time in which
-        something is made: breaks, cleaning and waiting are the rest. Pay that is committed comes whatever is made: cost
-        cards hold it, while break-even, contribution and the lower price floor count only what changes with each unit.
-      </p>
-    </div>
+    <MakePage>
+      <div className="h-full max-w-page overflow-auto">
+        <Grid
+          title="Labour grades"
+          rows={grades}
+          columns={columns}
+          writer={writer}
+          nameOf={({ name }) => name}
+          empty="Everybody who works on your products: yourself, makers, helpers. Type a name into the empty row, then the wage per hour."
+        />
+        {grades.length > 0 && (
+          <div className="mt-6 mb-2">
+            <Grid
+              title="Pay and hours of a year"
+              rows={grades}
+              columns={yearColumns}
+              writer={writer}
+              hasNewRow={false}
+              canRemove={false}
+              nameOf={({ name }) => name}
+            />
+          </div>
+        )}
+        <p className="text-soft">
+          For anybody paid by the year: the pay over the paid hours is the wage per hour, where none is entered above.
+          Holidays and absences are paid and nothing is made in them, so productive time is then a part of the hours at
+          work. On-costs are what an employer pays on top of the wage. Productive time is the part of paid time in which
+          something is made: breaks, cleaning and waiting are the rest. Pay that is committed comes whatever is made:
+          cost cards hold it, while break-even, contribution and the lower price floor count only what changes with each
+          unit.
+        </p>
+      </div>
+    </MakePage>
   );
 }

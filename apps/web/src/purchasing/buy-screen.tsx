@@ -12,6 +12,7 @@ import { useShownDay } from '../state/store.js';
 import { materialColumns, moreMaterialColumns, priceToCome } from './material-columns.js';
 import { MaterialDetail } from './material-detail.js';
 import { materialWriter, pricesShown, type MaterialRow } from './material-rows.js';
+import { BuyPage } from './buy-page.js';
 
 const nameOf = ({ material }: MaterialRow) => material.name;
 const matchesMaterial = ({ material, supplier }: MaterialRow, words: string) =>
@@ -37,33 +38,29 @@ export function BuyScreen() {
   }, [locale, currency, suppliers, isAnyToCome]);
   const moreColumns = useMemo(() => moreMaterialColumns(locale), [locale]);
   return (
-    <ListAndDetail
-      wide="list"
-      narrow="27.5rem"
-      list={
-        <Grid
-          title="Materials"
-          rows={rows}
-          columns={columns}
-          moreColumns={moreColumns}
-          writer={materialWriter}
-          nameOf={nameOf}
-          selected={chosen}
-          onSelect={choose}
-          onCreate={chooseById}
-          filter={filter}
-          tools={
-            <>
-              <ScreenLink to="shipments">Shipments</ScreenLink>
-              <ScreenLink to="stock">Stock</ScreenLink>
-              <ScreenLink to="import">Import a price list</ScreenLink>
-            </>
-          }
-          empty="Everything that you buy: ingredients, components, packaging, goods for resale. Type the first one into the empty row: its name, what a pack holds and what it costs."
-        />
-      }
-      detail={chosen === undefined ? null : <MaterialDetail key={chosen} id={chosen} />}
-    />
+    <BuyPage>
+      <ListAndDetail
+        wide="list"
+        narrow="27.5rem"
+        list={
+          <Grid
+            title="Materials"
+            rows={rows}
+            columns={columns}
+            moreColumns={moreColumns}
+            writer={materialWriter}
+            nameOf={nameOf}
+            selected={chosen}
+            onSelect={choose}
+            onCreate={chooseById}
+            filter={filter}
+            tools={<ScreenLink to="import">Import a price list</ScreenLink>}
+            empty="Everything that you buy: ingredients, components, packaging, goods for resale. Type the first one into the empty row: its name, what a pack holds and what it costs."
+          />
+        }
+        detail={chosen === undefined ? null : <MaterialDetail key={chosen} id={chosen} />}
+      />
+    </BuyPage>
   );
 }
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { ScreenTabs } from '../figures/screen-tabs.js';
+import { AreaPage } from '../figures/area-page.js';
 
 const SCREENS = {
   sell: 'Prices',
@@ -12,9 +12,8 @@ const SCREENS = {
 /** A screen of Sell, under the tabs that lead to the others. */
 export function SellPage({ children }: { readonly children: ReactNode }) {
   return (
-    <div className="flex min-h-0 flex-1 flex-col desk:h-full">
-      <ScreenTabs label="Sell" screens={SCREENS} />
-      <div className="min-h-0 flex-1">{children}</div>
-    </div>
+    <AreaPage label="Sell" screens={SCREENS}>
+      {children}
+    </AreaPage>
   );
 }

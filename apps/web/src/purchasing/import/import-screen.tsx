@@ -1,11 +1,11 @@
 import { useEffect, useState, type ClipboardEvent, type DragEvent } from 'react';
 import { useMayEdit } from '../../book/use-book.js';
-import { BackLink } from '../../controls/layout/back-link.js';
 import { ImportPreview } from './import-preview.js';
 import { readPasted, type ReadSource } from './read-file.js';
 import { startReading } from './start-reading.js';
 import { Empty } from '../../figures/empty.js';
 import { ScreenLink } from '../../figures/screen-link.js';
+import { BuyPage } from '../buy-page.js';
 
 /** A file that is being read; leaving the screen stops it too. */
 interface Reading {
@@ -48,70 +48,71 @@ export function ImportScreen() {
     takeFile(event.dataTransfer.files[0]);
   };
   return (
-    <div className="max-w-page">
-      <BackLink to="buy">Back to the materials</BackLink>
-      <h1 className="font-serif text-title">Import a price list or an invoice</h1>
-      {!mayEdit && <Empty>You may read this book, but not change it.</Empty>}
-      {done !== null && (
-        <p role="status" className="my-3 border-l-4 border-primary py-1 pl-3">
-          {done} <ScreenLink to="buy">See the materials</ScreenLink>
-        </p>
-      )}
-      {mayEdit && (
-        <div
-          className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2.5 border border-dashed border-rule p-3"
-          onDragOver={(event) => event.preventDefault()}
-          onDrop={onDrop}
-        >
-          <label className="btn">
-            Choose a file
-            <input
-              type="file"
-              className="sr-only"
-              accept=".csv,.tsv,.txt,.xlsx,.xml,text/csv,text/plain,application/xml"
-              onChange={(event) => {
-                takeFile(event.target.files?.[0]);
-                event.target.value = '';
-              }}
+    <BuyPage>
+      <div className="h-full max-w-page overflow-auto">
+        <h1 className="font-serif text-title">Import a price list or an invoice</h1>
+        {!mayEdit && <Empty>You may read this book, but not change it.</Empty>}
+        {done !== null && (
+          <p role="status" className="my-3 border-l-4 border-primary py-1 pl-3">
+            {done} <ScreenLink to="buy">See the materials</ScreenLink>
+          </p>
+        )}
+        {mayEdit && (
+          <div
+            className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2.5 border border-dashed border-rule p-3"
+            onDragOver={(event) => event.preventDefault()}
+            onDrop={onDrop}
+          >
+            <label className="btn">
+              Choose a file
+              <input
+                type="file"
+                className="sr-only"
+                accept=".csv,.tsv,.txt,.xlsx,.xml,text/csv,text/plain,application/xml"
+                onChange={(event) => {
+                  takeFile(event.target.files?.[0]);
+                  event.target.value = '';
+                }}
+              />
+            </label>
+            <span className="text-soft">
+              CSV, XLSX, or a UBL 2.1 invoice (XML). You can also drop a file here, or paste rows from a spreadsheet:
+            </span>
+            <textarea
+              className={`textarea resize-y ${source === null ? 'h-24' : 'h-8 min-h-8'}`}
+              aria-label="Paste rows here"
+              placeholder="Paste rows here"
+              value=""
+              onChange={() => undefined}
+              onPaste={onPaste}
             />
-          </label>
-          <span className="text-soft">
-            CSV, XLSX, or a UBL 2.1 invoice (XML). You can also drop a file here, or paste rows from a spreadsheet:
-          </span>
-          <textarea
-            className={`textarea resize-y ${source === null ? 'h-24' : 'h-8 min-h-8'}`}
-            aria-label="Paste rows here"
-            placeholder="Paste rows here"
-            value=""
-            onChange={() => undefined}
-            onPaste={onPaste}
-          />
-        </div>
-      )}
-      {mayEdit && source === null && reading === null && (
-        <p className="text-soft mt-3 max-w-3xl">
-          One row for each material. The columns can be in any order; a row of headings helps. Before anything is saved
-          you see the result of each row: a new material, a new price and how much it differs, or why it was not
-          understood. One undo removes everything that was imported.
-        </p>
-      )}
-      {reading !== null && (
-        <p role="status" className="flex items-center gap-3 mt-3">
-          Reading {reading.name}
-          <progress className="progress progress-primary w-32" aria-label={`Reading ${reading.name}`} />
-          <button type="button" className="btn btn-ghost" onClick={() => setReading(null)}>
-            Stop
-          </button>
-        </p>
-      )}
-      {problem !== null && (
-        <p className="text-error" role="alert">
-          {problem} Nothing was imported.
-        </p>
-      )}
-      {source !== null && mayEdit && (
-        <ImportPreview key={`${source.name}${source.said}`} source={source} onDone={finish} />
-      )}
-    </div>
+          </div>
+        )}
+        {mayEdit && source === null && reading === null && (
+          <p className="text-soft mt-3 max-w-3xl">
+            One row for each material. The columns can be in any order; a row of headings helps. Before anything is
+            saved you see the result of each row: a new material, a new price and how much it differs, or why it was not
+            understood. One undo removes everything that was imported.
+          </p>
+        )}
+        {reading !== null && (
+          <p role="status" className="flex items-center gap-3 mt-3">
+            Reading {reading.name}
+            <progress className="progress progress-primary w-32" aria-label={`Reading ${reading.name}`} />
+            <button type="button" className="btn btn-ghost" onClick={() => setReading(null)}>
+              Stop
+            </button>
+          </p>
+        )}
+        {problem !== null && (
+          <p className="text-error" role="alert">
+            {problem} Nothing was imported.
+          </p>
+        )}
+        {source !== null && mayEdit && (
+          <ImportPreview key={`${source.name}${source.said}`} source={source} onDone={finish} />
+        )}
+      </div>
+    </BuyPage>
   );
 }

@@ -2,12 +2,12 @@ import { newId, type StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { createOf } from '../../book/operations.js';
 import { useAll, useEdit, useMayEdit, useSettings } from '../../book/use-book.js';
-import { BackLink } from '../../controls/layout/back-link.js';
 import { fieldColumn } from '../../controls/grid/field-column.js';
 import { Grid } from '../../controls/grid/grid.js';
 import type { Column } from '../../controls/grid/grid-model.js';
 import { rowsWriter } from '../../controls/grid/rows-writer.js';
 import { READY_PROFILES } from './ready-profiles.js';
+import { BuyPage } from '../buy-page.js';
 
 type Profile = StoredRow<'customsProfile'>;
 
@@ -22,24 +22,25 @@ export function CustomsScreen() {
   const { locale, currency } = useSettings();
   const columns = useMemo(() => profileColumns(locale, currency), [locale, currency]);
   return (
-    <div className="max-w-page">
-      <BackLink to="shipments">Back to the shipments</BackLink>
-      <h1 className="font-serif text-title">Customs profiles</h1>
-      <p className="text-soft max-w-3xl">
-        What duty and import tax are taken of. Carriage to the place of entry counts in the customs value of most
-        countries, carriage to the place of export in others. The ticks add to the import tax base what the customs
-        value does not hold already.
-      </p>
-      <Grid
-        title="Customs profiles"
-        rows={profiles}
-        columns={columns}
-        writer={writer}
-        nameOf={nameOf}
-        empty="None yet: a shipment without a profile has the duty that you enter as a charge."
-      />
-      <ReadyProfiles profiles={profiles} />
-    </div>
+    <BuyPage>
+      <div className="h-full max-w-page overflow-auto">
+        <h1 className="font-serif text-title">Customs profiles</h1>
+        <p className="text-soft max-w-3xl">
+          What duty and import tax are taken of. Carriage to the place of entry counts in the customs value of most
+          countries, carriage to the place of export in others. The ticks add to the import tax base what the customs
+          value does not hold already.
+        </p>
+        <Grid
+          title="Customs profiles"
+          rows={profiles}
+          columns={columns}
+          writer={writer}
+          nameOf={nameOf}
+          empty="None yet: a shipment without a profile has the duty that you enter as a charge."
+        />
+        <ReadyProfiles profiles={profiles} />
+      </div>
+    </BuyPage>
   );
 }
 

@@ -3,7 +3,6 @@ import { FORMULA_NAMES, readFormula } from '@nuvar/core';
 import { useMemo } from 'react';
 import { createOf, updateOf } from '../../book/operations.js';
 import { useAll, useEdit, useMayEdit, useRow, useRowsOf, useSettings } from '../../book/use-book.js';
-import { BackLink } from '../../controls/layout/back-link.js';
 import { Field, Fields } from '../../controls/fields/fields.js';
 import { fieldColumn } from '../../controls/grid/field-column.js';
 import { Grid } from '../../controls/grid/grid.js';
@@ -18,6 +17,7 @@ import { Gone } from '../../figures/empty.js';
 import { typedText } from '../../figures/format.js';
 import { currencyUnit, readMoneyText } from '../price-text.js';
 import { BASIS_WORDS, CHARGE_LABELS, RATE_WORDS, TERM_WORDS } from './shipment-words.js';
+import { BuyPage } from '../buy-page.js';
 
 type Rule = StoredRow<'chargeRule'>;
 type Bracket = StoredRow<'ruleBracket'>;
@@ -47,8 +47,7 @@ export function RulesScreen() {
   const writer = useMemo(() => ruleWriter(currency), [currency]);
   const shown = chosen ?? rules[0]?.id;
   return (
-    <>
-      <BackLink to="shipments">Back to the shipments</BackLink>
+    <BuyPage>
       <ListAndDetail
         wide="list"
         narrow="23rem"
@@ -67,7 +66,7 @@ export function RulesScreen() {
         }
         detail={shown === undefined ? null : <RuleDetail key={shown} id={shown} />}
       />
-    </>
+    </BuyPage>
   );
 }
 

@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { today } from '../../state/today.js';
 import { createOf, updateOf } from '../../book/operations.js';
 import { useAll, useMayEdit, useSettings } from '../../book/use-book.js';
-import { BackLink } from '../../controls/layout/back-link.js';
 import { fieldColumn } from '../../controls/grid/field-column.js';
 import { Grid } from '../../controls/grid/grid.js';
 import { figureColumn, type Column, type GridWriter } from '../../controls/grid/grid-model.js';
@@ -11,11 +10,11 @@ import { ListAndDetail } from '../../controls/layout/list-and-detail.js';
 import { copyInBook, removalInBook } from '../../controls/grid/rows-writer.js';
 import { useChosenRow } from '../../controls/layout/use-chosen-row.js';
 import { useListFilter } from '../../controls/grid/use-filter.js';
-import { ScreenLink } from '../../figures/screen-link.js';
 import { QuickEstimate } from './quick-estimate.js';
 import { holdsAll, wordsOf } from '../../controls/fields/words.js';
 import { ShipmentDetail } from './shipment-detail.js';
 import { STATE_WORDS } from './shipment-words.js';
+import { BuyPage } from '../buy-page.js';
 
 type Shipment = StoredRow<'shipment'>;
 
@@ -35,8 +34,7 @@ export function ShipmentsScreen() {
   const writer = useMemo(() => shipmentWriter(currency), [currency]);
   const shown = chosen ?? shipments[0]?.id;
   return (
-    <>
-      <BackLink to="buy">Back to the materials</BackLink>
+    <BuyPage>
       <ListAndDetail
         wide="detail"
         narrow="28rem"
@@ -58,7 +56,6 @@ export function ShipmentsScreen() {
                     Quick estimate
                   </button>
                 )}
-                <ScreenLink to="chargeRules">Charge rules</ScreenLink>
               </>
             }
             empty="Goods bought together: what each item costs at your door, with freight, customs and everything else. Type a description into the empty row, or start with a quick estimate."
@@ -67,7 +64,7 @@ export function ShipmentsScreen() {
         detail={shown === undefined ? null : <ShipmentDetail key={shown} id={shown} />}
       />
       {isEstimating && <QuickEstimate onMade={chooseById} onClose={() => setEstimating(false)} />}
-    </>
+    </BuyPage>
   );
 }
 

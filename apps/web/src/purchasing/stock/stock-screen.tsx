@@ -1,7 +1,6 @@
 import type { StoredRow } from '@nuvar/book';
 import { useMemo } from 'react';
 import { useAll, useSettings, useUnarchived } from '../../book/use-book.js';
-import { BackLink } from '../../controls/layout/back-link.js';
 import { Grid } from '../../controls/grid/grid.js';
 import { figureColumn, type Column } from '../../controls/grid/grid-model.js';
 import { ListAndDetail } from '../../controls/layout/list-and-detail.js';
@@ -15,6 +14,7 @@ import { ScreenLink } from '../../figures/screen-link.js';
 import { STOCK_WORDS } from '../planning-words.js';
 import { StockDetail } from './stock-detail.js';
 import { StockFile } from './stock-file.js';
+import { BuyPage } from '../buy-page.js';
 
 type Material = StoredRow<'material'>;
 
@@ -34,8 +34,7 @@ export function StockScreen() {
   const columns = useMemo(() => stockColumns(currency), [currency]);
   const shown = chosen ?? materials[0]?.id;
   return (
-    <>
-      <BackLink to="buy">Back to the materials</BackLink>
+    <BuyPage>
       <ListAndDetail
         wide="detail"
         narrow="26rem"
@@ -61,7 +60,7 @@ export function StockScreen() {
         }
         detail={shown === undefined ? null : <StockDetail key={shown} id={shown} />}
       />
-    </>
+    </BuyPage>
   );
 }
 
