@@ -18,11 +18,12 @@ import { takeBytes } from './room.js';
 /** What is kept of a book: its book file, whose format tells how to read it later, and what its ledgers had come to on that day. */
 interface Frozen {
   readonly file: unknown;
-  readonly states?: LedgerStates;
+  readonly states: LedgerStates;
 }
 
 /** As baselines were kept while stock was the only ledger. */
 interface FrozenBefore {
+  readonly file: unknown;
   readonly stock: LedgerStates['stockPosition'];
 }
 
@@ -70,16 +71,13 @@ export async function readFrozen(manager: EntityManager, bookId: string, id: str
     [bookId, id],
   );
   if (found === undefined) throw new ProblemError([problem('not-found')]);
-  const {
-    file,
-    states,
-    stock = [],
-  } = JSON.parse(gunzipSync(found.packed).toString()) as Partial<FrozenBefore> & Frozen;
-  const read = readBookFile(file);
+  const frozen = JSON.parse(gunzipSync(found.packed).toString()) as Frozen | FrozenBefore;
+  const states = 'states' in frozen ? frozen.states : { stockPosition: frozen.stock };
+  const read = readBookFile(frozen.file);
   if (!read.ok) throw new ProblemError(read.problems);
   return {
     name: found.name,
     asOf: found.day,
-    rows: columnsOfRows({ ...rowsByKind(read.rows), ...(states ?? { stockPosition: stock }) }),
+    rows: columnsOfRows({ ...rowsByKind(read.rows), ...states }),
   };
 }

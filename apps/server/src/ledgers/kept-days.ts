@@ -1,5 +1,6 @@
 // Raw SQL: days are kept in bulk, each change in a handful of statements however many rows it writes.
 import {
+  labelOfKind,
   type Ledger,
   LEDGER_NAMES,
   ledgerKind,
@@ -53,7 +54,10 @@ async function keepDays(
     if (!belowBefore.has(group)) problems.push(...takenBackTooMuch(writes, group, ofGroup));
     for (const each of ofGroup) days.push({ group, ...each });
   }
-  if (problems.length > 0) throw new ProblemError(await named(manager, bookId, ledger, problems));
+  if (problems.length > 0) {
+    const names = await namesOf(manager, bookId, ledger, from);
+    throw new ProblemError(problems.map((each) => withNames(each, names)));
+  }
   await manager.query(
     `INSERT INTO ledger_days (book_id, ledger, group_id, day, state)
      SELECT $1::uuid, $2, "group", day, kept FROM json_to_recordset($3::json) AS given ("group" uuid, day date, kept jsonb)`,
@@ -124,24 +128,28 @@ async function belowZero(manager: EntityManager, bookId: string, ledger: Ledger,
   return new Set(found.map(({ group }) => group));
 }
 
-/** Problems that name a group by its id, by its name instead. */
-async function named(
+/** What groups are called, by their id. */
+async function namesOf(
   manager: EntityManager,
   bookId: string,
   ledger: Ledger,
-  problems: readonly Problem[],
-): Promise<Problem[]> {
-  const ids = problems.flatMap(({ values }) => Object.values(values ?? {}));
+  groups: readonly From[],
+): Promise<Map<string, string>> {
+  const { groupKind } = ledgerKind(ledger);
+  const ids = groups.map(({ group }) => group);
   const found: { id: string; name: string }[] = await manager.query(
-    `SELECT id, name FROM ${tableName(ledgerKind(ledger).groupKind)} WHERE book_id = $1 AND id::text = ANY($2::text[])`,
+    `SELECT id, name FROM ${tableName(groupKind)} WHERE book_id = $1 AND id = ANY($2::uuid[])`,
     [bookId, ids],
   );
-  const names = new Map(found.map(({ id, name }) => [id, name]));
-  return problems.map(({ code, kind, rowId, values = {} }) =>
-    problem(code, {
-      ...(kind === undefined ? {} : { kind }),
-      ...(rowId === undefined ? {} : { rowId }),
-      values: Object.fromEntries(Object.entries(values).map(([name, value]) => [name, names.get(value) ?? value])),
-    }),
-  );
+  const there = new Map(found.map(({ id, name }) => [id, name]));
+  return new Map(ids.map((id) => [id, there.get(id) ?? `this ${labelOfKind(groupKind)}`]));
+}
+
+/** A problem that names groups by their ids, by their names instead. */
+function withNames({ code, kind, rowId, values = {} }: Problem, names: ReadonlyMap<string, string>): Problem {
+  return problem(code, {
+    ...(kind === undefined ? {} : { kind }),
+    ...(rowId === undefined ? {} : { rowId }),
+    values: Object.fromEntries(Object.entries(values).map(([name, value]) => [name, names.get(value) ?? value])),
+  });
 }

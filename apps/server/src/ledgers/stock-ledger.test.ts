@@ -1,5 +1,7 @@
 import { type LedgerStates, newId, type Operation } from '@nuvar/book';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { movementsOf, positionsByDay } from '@nuvar/core';
+import fc from 'fast-check';
 import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { codesOf, material, signUp, testServer, type Person } from '../testing/client.js';
@@ -69,6 +71,48 @@ describe('the stock ledger', () => {
     expect(await stock.on('2026-01-10')).toEqual(['20', '100', '100']);
     expect(await stock.on('2026-01-31')).toEqual(['4', '20', '24']);
     expect(await stock.on('2026-03-01')).toEqual(['34', '170', '174']);
+  });
+
+  it('comes to the same in whatever order its movements were entered, changed and taken back', async () => {
+    const day = fc.integer({ min: 1, max: 80 }).map((at) => new Date(Date.UTC(2026, 0, at)).toISOString().slice(0, 10));
+    const quantity = fc.integer({ min: 1, max: 900 }).map((tenths) => String(tenths / 10));
+    const entry = fc.record({
+      date: day,
+      // Issues go below zero at times; a receipt is never taken back, so that nothing is refused.
+      type: fc.constantFrom('receipt', 'receipt', 'issue', 'write-off', 'count'),
+      quantity,
+      cost: fc.integer({ min: 0, max: 500 }).map(String),
+      lateCharge: fc.option(fc.record({ after: fc.nat(40), cost: fc.integer({ min: 0, max: 90 }).map(String) })),
+      becomes: fc.option(fc.oneof(fc.record({ date: day }), fc.record({ quantity }), fc.constant('removed' as const))),
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(entry, { minLength: 2, maxLength: 9 }), async (entries) => {
+        const stock = await ledger(`Any order ${newId()}`);
+        for (const { date, type, quantity: moved, cost, lateCharge, becomes } of entries) {
+          const isReceipt = type === 'receipt';
+          const [id = ''] = await stock.move([date, type, moved, isReceipt ? cost : null]);
+          if (isReceipt && lateCharge !== null) {
+            const late = new Date(Date.parse(date) + lateCharge.after * 86_400_000).toISOString().slice(0, 10);
+            await stock.move([late, 'late charge', null, lateCharge.cost, id]);
+          } else if (!isReceipt && becomes !== null) {
+            const at = { kind: 'stockMovement', id } as const;
+            const before = 'date' in Object(becomes) ? { date } : { quantity: moved };
+            const operation: Operation =
+              becomes === 'removed'
+                ? { action: 'remove', ...at, version: 1 }
+                : { action: 'update', ...at, before, after: becomes };
+            await owner.change(stock.bookId, [operation]).expect(200);
+          }
+        }
+        const whole = (
+          await owner.get(`/api/books/${stock.bookId}/ledgers/stockMovement/${stock.materialId}`).expect(200)
+        ).body as { rows: Parameters<typeof movementsOf>[0]; begun: string; opening: unknown };
+        expect([whole.begun, whole.opening]).toEqual(['0001-01-01', null]);
+        for (const { day: on, kept } of positionsByDay(null, movementsOf(whole.rows)))
+          expect(await stock.on(on)).toEqual([kept.quantity, kept.averageValue, kept.fifoValue]);
+      }),
+      { numRuns: 12, interruptAfterTimeLimit: 100_000 },
+    );
   });
 
   it('goes back to the receipt when a charge comes late for it, and once more when another does', async () => {
