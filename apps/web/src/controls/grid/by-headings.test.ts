@@ -50,7 +50,7 @@ describe('a block that is pasted into a grid whose rows are named', () => {
     price,
   ];
   const pasted = (block: readonly (readonly string[])[], row = 0) =>
-    readBlock(pastedAt(block, { columns, rows, column: 'price', row })).map((each) => [
+    readBlock(pastedAt(block, { all: columns, columns, rows, column: 'price', row })).map((each) => [
       each.row?.product ?? each.unknown ?? 'new',
       each.cells.map(({ shown }) => shown).join(),
       each.refused,
@@ -78,8 +78,17 @@ describe('a block that is pasted into a grid whose rows are named', () => {
       ['Mug', '8'],
       ['Mug', '9'],
     ];
-    const target = pastedAt(block, { columns, rows: twice, column: 'price', row: 0 });
+    const target = pastedAt(block, { all: columns, columns, rows: twice, column: 'price', row: 0 });
     expect(target.rows.map((row) => row?.id ?? null)).toEqual(['Mug', 'second', null]);
+  });
+
+  it('goes by the names of a column that is hidden too, since that was copied with it', () => {
+    const block = [
+      ['Product', 'Price, EUR'],
+      ['Teapot', '7'],
+    ];
+    const target = pastedAt(block, { all: columns, columns: [price], rows, column: 'price', row: 0 });
+    expect(target.rows.map((row) => row?.id)).toEqual(['Teapot']);
   });
 
   it('falls on the cells from the one on into which it is pasted where it brings no headings', () => {

@@ -40,6 +40,9 @@ function underHeadings<Headed extends { readonly header: string }>(
 
 /** The cell of a grid into which something is pasted. */
 interface PastePlace<Row, Patch> {
+  /** All columns of the grid; copied are those too that are hidden. */
+  readonly all: readonly Column<Row, Patch>[];
+  /** Those that are in view. */
   readonly columns: readonly Column<Row, Patch>[];
   readonly rows: readonly Row[];
   /** The id of its column. */
@@ -55,31 +58,39 @@ interface PastePlace<Row, Patch> {
  */
 export function pastedAt<Row, Patch>(
   block: readonly (readonly string[])[],
-  { columns, rows, column, row }: PastePlace<Row, Patch>,
+  { all, columns, rows, column, row }: PastePlace<Row, Patch>,
 ): PasteTarget<Row, Patch> {
-  const inputs = columns.filter(isInput);
   const below = row < 0 ? [] : rows.slice(row);
-  const found = underHeadings(block, inputs);
+  const found = underHeadings(block, all.filter(isInput));
   const names = underHeadings(
     block,
-    columns.flatMap((each) => (each.type === 'shown' && each.text !== undefined ? { ...each, text: each.text } : [])),
+    all.flatMap((each) => (each.type === 'shown' && each.text !== undefined ? { ...each, text: each.text } : [])),
   );
   if (found.columns.length === 0 || found.columns.length + names.columns.length < 2) {
     const from = columns.findIndex(({ id }) => id === column);
     return { block, columns: columns.slice(from).filter(isInput), rows: below };
   }
   if (names.columns.length === 0) return { ...found, rows: below };
-  const unused = new Set(rows);
-  const named = names.block.map((wanted) => {
-    const there = [...unused].find((each) =>
-      names.columns.every(({ text }, index) => plain(text(each)) === plain(wanted[index] ?? '')),
-    );
-    if (there !== undefined) unused.delete(there);
-    return there;
-  });
+  const named = rowsNamed(rows, (each) => names.columns.map(({ text }) => text(each)), names.block);
   return {
     ...found,
-    rows: named.map((each) => each ?? null),
-    unknown: new Map(named.flatMap((each, index) => (each ? [] : [[index, (names.block[index] ?? []).join(', ')]]))),
+    rows: named,
+    unknown: new Map(named.flatMap((each, at) => (each === null ? [[at, (names.block[at] ?? []).join(', ')]] : []))),
   };
+}
+
+/** The row of each of some names, each row once: of two rows of one name the first comes first; null where none is left. */
+function rowsNamed<Row>(
+  rows: readonly Row[],
+  namesOf: (row: Row) => readonly string[],
+  wanted: readonly (readonly string[])[],
+): (Row | null)[] {
+  const key = (names: readonly string[]) => JSON.stringify(names.map(plain));
+  const unused = new Map<string, Row[]>();
+  for (const row of rows) {
+    const known = unused.get(key(namesOf(row)));
+    if (known === undefined) unused.set(key(namesOf(row)), [row]);
+    else known.push(row);
+  }
+  return wanted.map((names) => unused.get(key(names))?.shift() ?? null);
 }

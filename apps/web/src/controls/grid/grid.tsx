@@ -149,7 +149,9 @@ export function Grid<Row extends { readonly id: string }, Patch extends object>(
     if (!canWrite || !/[\t\n]/.test(text.trim()) || cell == null || place == null) return;
     event.preventDefault();
     const from = rows.findIndex((row) => row.id === place.dataset.gridRow);
-    setPaste(pastedAt(blockOf(text), { columns: shown, rows, column: cell.dataset.column ?? '', row: from }));
+    setPaste(
+      pastedAt(blockOf(text), { all: grid.all, columns: shown, rows, column: cell.dataset.column ?? '', row: from }),
+    );
   };
   const { fromFile } = props;
   const addFromFile =

@@ -53,7 +53,7 @@ export function PasteDialog<Row, Patch extends object>({
               <tr key={index}>
                 <th scope="row">
                   {each.unknown !== undefined
-                    ? `not here: ${each.unknown}`
+                    ? `not in the list: ${each.unknown}`
                     : each.row === null
                       ? 'new'
                       : nameOf(each.row)}
