@@ -1,4 +1,4 @@
-import { CHARGE_TYPES, type ChargeType, type DeliveryTerm, type RowOf } from '@nuvar/book';
+import { CHARGE_TYPES, type ChargeType, DELIVERY_TERMS, type DeliveryTerm, type RowOf } from '@nuvar/book';
 import { constant, type Figure, missing, multiplied, ofMissingRow, shareOf, sum } from '../../figure/index.js';
 import { NUMBER } from '../../quantity/index.js';
 import { type Calculation, money, type Sheet } from '../../sheet/index.js';
@@ -34,17 +34,18 @@ export const priceUnderTerm: Calculation<PriceUnderTerm> = {
     const shipment = sheet.row('shipment', shipmentId);
     const subject = shipment?.name ?? 'this shipment';
     const leaf = { name: 'Price under the term', subject, unit: money(sheet) };
+    const asked = DELIVERY_TERMS.find((each) => each === term);
     const { inBookCurrency: goods } = sheet.read(shipmentGoods, shipmentId);
-    if (shipment === undefined || shipment.deliveryTerm === null) {
+    if (shipment === undefined || shipment.deliveryTerm === null || asked === undefined) {
       const place = { kind: 'shipment', id: shipmentId, field: 'deliveryTerm' } as const;
       const none =
-        shipment === undefined
-          ? ofMissingRow(leaf, subject)
+        shipment === undefined || asked === undefined
+          ? ofMissingRow(leaf, asked === undefined ? 'this delivery term' : subject)
           : missing(leaf, purchasingGap('no-delivery-term', place, { subject }));
       return { price: none, more: none, morePercent: none };
     }
     const now = shipment.deliveryTerm;
-    const moved = CHARGE_TYPES.flatMap((type) => movedCharge(sheet, shipment, type, now, term as DeliveryTerm));
+    const moved = CHARGE_TYPES.flatMap((type) => movedCharge(sheet, shipment, type, now, asked));
     const more = sum({ name: 'More than now', subject }, money(sheet), moved);
     return {
       price: sum({ name: leaf.name, subject }, money(sheet), [goods, more]),

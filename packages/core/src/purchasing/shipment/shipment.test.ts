@@ -576,6 +576,7 @@ describe('the price under another delivery term', () => {
     ]);
     expect(asksFor('CIF', 'CIF')).toEqual([]);
     expect(under(shipmentOf({}, goods), 'CIF')).toBe('no-delivery-term');
+    expect(under(shipmentOf({ deliveryTerm: 'FOB' }, goods), 'ABC')).toBe('row-missing');
   });
 });
 
