@@ -16,7 +16,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-IE',
     timezoneId: 'Europe/Dublin',
-    // Writing down each step of every path takes a third of the time: only those of a second try are.
+    // Writing down each step takes longer than most steps: only those of a second try are written down.
     trace: 'on-first-retry',
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { installFromDebian } from './debian.mjs';
 
-/** Debian's Chromium without a window: with one, even unseen, half of the processor goes into drawing its frame. */
+/** Debian's Chromium without a window: the one with a window draws its frame also where nobody sees it, and tests wait for that. */
 export const CHROMIUM = '/usr/bin/chromium-headless-shell';
 
 /** That Chromium, installed where it is missing. */
