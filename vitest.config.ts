@@ -28,7 +28,7 @@ export default defineConfig({
           testTimeout: 120_000,
           hookTimeout: 240_000,
           fileParallelism: false,
-          // One file at a time, after those that can run beside each other.
+          // One file at a time: they share a database. `npm test` runs them beside the others, in a run of their own.
           sequence: { groupOrder: 1 },
           // Each file makes an application of its own; what they import they can share.
           isolate: false,

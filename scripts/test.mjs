@@ -7,8 +7,11 @@ import { build } from './setup/build.mjs';
 import { ROOT } from './setup/paths.mjs';
 import { main, runTogether, SetupError } from './setup/run.mjs';
 
-/** What stands together runs together: lint and types take one core each. */
-const STEPS = [['lint', 'types'], ['unit'], ['browser']];
+/**
+ * What stands together runs together: lint and types take one core each; the tests of the server, one file at a time, mostly
+ * wait for processes and the database, and leave a core to the others.
+ */
+const STEPS = [['lint', 'types'], ['unit', 'server'], ['browser']];
 
 /** The day on which the tests run: that after `--day`; without it, the tests choose the day of the demo book. */
 function testDay([option, day]) {
